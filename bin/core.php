@@ -1,0 +1,69 @@
+<?php
+
+// ./apron check FILE [--json] : the core alone, no database, no framework.
+
+require __DIR__.'/../core/autoload.php';
+
+use Apron\Assessment;
+use Apron\File\FileRefused;
+use Apron\File\ProjectFormat;
+use Apron\Finding;
+use Apron\Material\Catalogue;
+use Apron\Project;
+use Apron\Quantity\Display;
+use Apron\Words;
+
+/** @return array{Project, Assessment, Words} */
+function assess(string $path): array
+{
+    $json = $path === '-' ? stream_get_contents(STDIN) : (is_file($path) && is_readable($path) ? file_get_contents($path) : false);
+    if ($json === false) {
+        throw new FileRefused('', "no readable file “{$path}”", 'the path of a project file, or - for standard input');
+    }
+    $project = ProjectFormat::parse($json, new Catalogue);
+
+    return [$project, new Assessment($project), new Words($project->units)];
+}
+
+function table(Project $project, Assessment $assessment, Words $words): string
+{
+    $show = new Display($project->units);
+    $lines = [$project->name];
+    foreach ($assessment->assemblies as $one) {
+        [$total, $u] = [$one->heat->total(), $one->heat->u()];
+        $lines[] = sprintf(
+            '  %s · %s   R %s   U %s   the year: %s', $one->assembly->id, $one->assembly->name,
+            $total === null ? 'not computed' : $show->figure('r_m2k_w', $total), $u === null ? 'not computed' : $show->figure('u_w_m2k', $u),
+            $one->year?->verdict() ?? 'no climate',
+        );
+    }
+    foreach ($assessment->findings as $finding) {
+        $lines[] = line($finding, $words);
+    }
+
+    return implode("\n", $lines)."\n\nComputed, not approved: local code, the makers' instructions and licensed practice decide.\n";
+}
+
+function line(Finding $finding, Words $words): string
+{
+    $text = $words->of($finding);
+
+    return sprintf("\n%-8s %s\n         %s\n         %s  [%s]", strtoupper($finding->severity->value), $text['title'], $text['reason'], $finding->subject, $finding->source->name);
+}
+
+$arguments = array_slice($argv, 1);
+$files = array_values(array_filter($arguments, fn (string $a): bool => $a !== '--json'));
+if (count($files) !== 1) {
+    fwrite(STDERR, "usage: ./apron check FILE [--json]     FILE may be - for standard input\n");
+    exit(2);
+}
+try {
+    [$project, $assessment, $words] = assess($files[0]);
+} catch (FileRefused $refused) {
+    fwrite(STDERR, "{$files[0]} cannot be used\n  ".$refused->getMessage()."\n");
+    exit(2);
+}
+echo in_array('--json', $arguments, true)
+    ? json_encode($assessment->toArray($words), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)."\n"
+    : table($project, $assessment, $words);
+exit($assessment->fails() ? 1 : 0);

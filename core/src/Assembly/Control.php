@@ -1,0 +1,12 @@
+<?php
+
+namespace Apron\Assembly;
+
+/** The four things an envelope holds back, each by one continuous layer. */
+enum Control: string
+{
+    case Water = 'water';
+    case Air = 'air';
+    case Vapour = 'vapour';
+    case Heat = 'heat';
+}

@@ -1,0 +1,32 @@
+<?php
+
+namespace Apron\Assembly;
+
+use Apron\Material\Material;
+
+/** Members that pass through a layer: studs, rafters, battens. */
+final readonly class Framing
+{
+    public function __construct(
+        public Material $material,
+        /** share of the area, 0 to 1 */
+        public float $fraction,
+        public ?float $spacingMm,
+        public ?float $depthMm,
+        public ?float $gaugeMm,
+    ) {
+    }
+
+    /**
+     * Whether the members of two touching layers are the same members going on: then their paths are one path, not
+     * two that cross. Without a spacing nothing says so.
+     */
+    public function goesOnIn(?self $other): bool
+    {
+        return $other !== null
+            && $this->spacingMm !== null
+            && $this->spacingMm === $other->spacingMm
+            && $this->fraction === $other->fraction
+            && $this->material->id === $other->material->id;
+    }
+}

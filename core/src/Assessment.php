@@ -1,0 +1,71 @@
+<?php
+
+namespace Apron;
+
+use Apron\Assembly\Assembly;
+use Apron\Assembly\AssemblyAssessment;
+use Apron\Detail\Detail;
+use Apron\Inspection\SiteFindings;
+
+/** Project in, figures and findings out. */
+final readonly class Assessment
+{
+    public const FORMAT = 'apron-assessment/1';
+
+    /** @var list<AssemblyAssessment> */
+    public array $assemblies;
+
+    /** @var list<Finding> worst first */
+    public array $findings;
+
+    public function __construct(public Project $project)
+    {
+        $this->assemblies = array_map(fn (Assembly $assembly): AssemblyAssessment => new AssemblyAssessment($project, $assembly), $project->assemblies);
+        $findings = [];
+        foreach ($this->assemblies as $assembly) {
+            $findings = [...$findings, ...$assembly->findings()];
+        }
+        foreach ($project->details as $detail) {
+            $findings[] = $this->untraced($detail);
+        }
+        $this->findings = Finding::worstFirst([...$findings, ...SiteFindings::of($project)]);
+    }
+
+    public function fails(): bool
+    {
+        return $this->findings !== [] && $this->findings[0]->severity === Severity::Fail;
+    }
+
+    /** @return array<string, mixed> as `apron-assessment/1` has it; sections the project does not have are left out */
+    public function toArray(Words $words): array
+    {
+        $document = ['format' => self::FORMAT];
+        if ($this->assemblies !== []) {
+            $document['assemblies'] = array_map(fn (AssemblyAssessment $a): array => $a->toArray(), $this->assemblies);
+        }
+        $document['findings'] = array_map(fn (Finding $finding): array => self::finding($finding, $words), $this->findings);
+
+        return $document;
+    }
+
+    /** @return array<string, mixed> */
+    private static function finding(Finding $finding, Words $words): array
+    {
+        return [
+            'key' => $finding->key(),
+            'code' => $finding->code,
+            'severity' => $finding->severity->value,
+            'subject' => $finding->subject,
+            ...$words->of($finding),
+            'figures' => (object) $finding->figures,
+            'source' => $finding->source->toArray(),
+            'accepted' => null,
+        ];
+    }
+
+    /** The rain trace comes later; until then a detail says so rather than passing in silence. */
+    private function untraced(Detail $detail): Finding
+    {
+        return new Finding('detail.not-traced', Severity::Note, 'details/'.$detail->id, ['detail' => $detail->title], Source::computed('pieces, sizes and order only'));
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+namespace Apron\Detail;
+
+/** What happens where two parts of the envelope meet: pieces laid on flat facets in an order. */
+final readonly class Detail
+{
+    /**
+     * @param  array<string, Facet>  $facets  by name
+     * @param  list<Fold>  $folds
+     * @param  list<string>  $tolerant  facets whose bare substrate may get wet
+     * @param  list<Piece>  $pieces
+     * @param  list<Penetration>  $penetrations
+     * @param  list<PlacedFastener>  $fasteners
+     * @param  list<FramingMember>  $framing
+     * @param  list<LeastLap>  $leastLaps
+     * @param  list<Step>  $steps
+     */
+    public function __construct(
+        public string $id,
+        public string $title,
+        public ?Opening $opening,
+        public array $facets,
+        public array $folds,
+        public ?string $release,
+        public array $tolerant,
+        public ?Unit $unit,
+        public array $pieces,
+        public array $penetrations,
+        public array $fasteners,
+        public array $framing,
+        public array $leastLaps,
+        public ?float $panUpturn,
+        public array $steps,
+        public ?Generated $generated,
+    ) {
+    }
+
+    public function piece(string $id): ?Piece
+    {
+        foreach ($this->pieces as $piece) {
+            if ($piece->id === $id) {
+                return $piece;
+            }
+        }
+
+        return null;
+    }
+
+    /** The least lap asked of one piece over another, the more specific row winning; null where none speaks of it. */
+    public function leastLap(Piece $outer, Piece $inner): ?LeastLap
+    {
+        $best = null;
+        $rank = 0;
+        foreach ($this->leastLaps as $lap) {
+            $named = fn (string $name, Piece $piece): int => $name === $piece->id ? 2 : ($name === $piece->kind->value ? 1 : 0);
+            [$o, $i] = [$named($lap->outer, $outer), $named($lap->inner, $inner)];
+            if ($o > 0 && $i > 0 && $o + $i > $rank) {
+                [$best, $rank] = [$lap, $o + $i];
+            }
+        }
+
+        return $best;
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+namespace Apron\Detail;
+
+/** What is said of the edges of a patch or of all patches of a piece; the rest is left at the kind's default. */
+final readonly class Edges
+{
+    /** @param  array<string, Edge|list<EdgeRun>>  $stated by side */
+    public function __construct(public array $stated = [])
+    {
+    }
+
+    /** How an edge holds at one place along it, or null where nothing is said. */
+    public function at(Side $side, float $along): ?Edge
+    {
+        $stated = $this->stated[$side->value] ?? null;
+        if ($stated === null || $stated instanceof Edge) {
+            return $stated;
+        }
+        foreach ($stated as $run) {
+            if ($along >= $run->from && $along <= $run->to) {
+                return $run->edge;
+            }
+        }
+
+        return null;
+    }
+}

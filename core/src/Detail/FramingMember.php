@@ -1,0 +1,11 @@
+<?php
+
+namespace Apron\Detail;
+
+/** Framing or blocking behind a facet: what a lap can be pressed against. */
+final readonly class FramingMember
+{
+    public function __construct(public string $facet, public Rect $rect)
+    {
+    }
+}

@@ -1,0 +1,11 @@
+<?php
+
+namespace Apron\Detail;
+
+enum PieceRole: string
+{
+    case Plane = 'plane';
+    case Pan = 'pan';
+    case HeadFlashing = 'head-flashing';
+    case UnderSill = 'under-sill';
+}

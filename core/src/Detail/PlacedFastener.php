@@ -1,0 +1,15 @@
+<?php
+
+namespace Apron\Detail;
+
+/** A fastener at a place, the pieces it goes through and those it is made for. */
+final readonly class PlacedFastener
+{
+    /**
+     * @param  list<string>  $through
+     * @param  list<string>  $madeFor
+     */
+    public function __construct(public string $id, public string $facet, public float $u, public float $v, public array $through, public array $madeFor)
+    {
+    }
+}

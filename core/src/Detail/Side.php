@@ -1,0 +1,12 @@
+<?php
+
+namespace Apron\Detail;
+
+/** A side of a patch. */
+enum Side: string
+{
+    case Top = 'top';
+    case Bottom = 'bottom';
+    case Left = 'left';
+    case Right = 'right';
+}

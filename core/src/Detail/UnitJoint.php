@@ -1,0 +1,11 @@
+<?php
+
+namespace Apron\Detail;
+
+/** The joint round the unit on one side: outer edge, what fills it, inner air seal. */
+final readonly class UnitJoint
+{
+    public function __construct(public Edge $outer, public bool $insulation, public bool $inner)
+    {
+    }
+}

@@ -1,0 +1,119 @@
+<?php
+
+namespace Apron\File;
+
+use Apron\Climate\Condition;
+use Apron\Detail\Detail;
+use Apron\Inspection\SiteEvent;
+use Apron\Material\Catalogue;
+use Apron\Material\Material;
+use Apron\Material\Materials;
+use Apron\Project;
+use Apron\Quantity\UnitSystem;
+
+/** The one door: a project file in, a Project out, and back. */
+final class ProjectFormat
+{
+    public const FORMAT = 'apron-project/1';
+
+    private const SECTIONS = ['format', 'project', 'climate', 'indoor', 'conditions', 'materials', 'assemblies', 'details', 'site'];
+
+    /** Where practitioners disagree: the questions a project may answer, and the answers built so far. */
+    public const SCHOOLS = ['head' => ['shingle', 'reverse-lap']];
+
+    /** @throws FileRefused */
+    public static function parse(string $json, Catalogue $catalogue): Project
+    {
+        return self::read(Node::parse($json), $catalogue);
+    }
+
+    /** @throws FileRefused */
+    public static function read(Node $node, Catalogue $catalogue): Project
+    {
+        $node->object(self::SECTIONS, ['format', 'project']);
+        $node->get('format')->word([self::FORMAT]);
+        $project = $node->get('project')->object(['name', 'units', 'schools', 'wind_pressure_pa'], ['name', 'units']);
+        $climate = $node->has('climate') ? ClimateFormat::climate($node->get('climate')) : null;
+        $materials = new Materials(self::byId($node->optional('materials'), MaterialFormat::read(...)), $catalogue);
+
+        return new Project(
+            name: $project->get('name')->text(),
+            units: $project->get('units')->oneOf(UnitSystem::class),
+            schools: self::schools($project->optional('schools')),
+            windPressure: $project->optional('wind_pressure_pa')?->positive(5000, 'Pa'),
+            climate: $climate,
+            indoors: $node->has('indoor') ? ClimateFormat::indoors($node->get('indoor'), $climate) : null,
+            conditions: array_map(ClimateFormat::condition(...), $node->optional('conditions')?->items() ?? []),
+            materials: $materials,
+            assemblies: array_values(self::byId($node->optional('assemblies'), fn (Node $n) => AssemblyFormat::read($n, $materials))),
+            details: array_values(self::byId($node->optional('details'), fn (Node $n) => DetailFormat::read($n, $materials))),
+            site: $node->has('site') ? SiteFormat::read($node->get('site')) : null,
+        );
+    }
+
+    public static function write(Project $project): string
+    {
+        return Written::json(self::document($project));
+    }
+
+    /** @return array<string, mixed> */
+    public static function document(Project $project): array
+    {
+        $events = $project->site ?? [];
+        usort($events, fn (SiteEvent $a, SiteEvent $b): int => [$a->at, $a->id] <=> [$b->at, $b->id]);
+
+        return Written::without([
+            'format' => self::FORMAT,
+            'project' => self::head($project),
+            'climate' => $project->climate === null ? null : ClimateFormat::writeClimate($project->climate),
+            'indoor' => $project->indoors === null ? null : ClimateFormat::writeIndoors($project->indoors),
+            'conditions' => array_map(fn (Condition $c): array => ClimateFormat::writeCondition($c), $project->conditions),
+            'materials' => array_map(fn (Material $m): array => MaterialFormat::write($m), array_values($project->materials->own)),
+            'assemblies' => array_map(AssemblyFormat::write(...), $project->assemblies),
+            'details' => array_map(fn (Detail $d): array => DetailWriter::write($d), $project->details),
+            'site' => $events === [] ? null : ['events' => array_map(SiteFormat::write(...), $events)],
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    public static function head(Project $project): array
+    {
+        return Written::without([
+            'name' => $project->name,
+            'units' => $project->units->value,
+            'schools' => $project->schools,
+            'wind_pressure_pa' => $project->windPressure,
+        ]);
+    }
+
+    /** @return array<string, string> */
+    private static function schools(?Node $node): array
+    {
+        $schools = [];
+        foreach ($node?->object(array_keys(self::SCHOOLS))->entries() ?? [] as $question => $choice) {
+            $schools[$question] = $choice->word(self::SCHOOLS[$question]);
+        }
+
+        return $schools;
+    }
+
+    /**
+     * @template T of object{id: string}
+     *
+     * @param  callable(Node): T  $read
+     * @return array<string, T> by id
+     */
+    private static function byId(?Node $list, callable $read): array
+    {
+        $rows = [];
+        foreach ($list?->items() ?? [] as $node) {
+            $row = $read($node);
+            if (isset($rows[$row->id])) {
+                $node->get('id')->refuse('an id that no other in this list has');
+            }
+            $rows[$row->id] = $row;
+        }
+
+        return $rows;
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+namespace Apron\Inspection;
+
+/**
+ * Something to measure or look at, made from what the project says. Its words are in the text catalogue under
+ * `check.<what>`.
+ */
+final readonly class Check
+{
+    public function __construct(
+        /** names it through edits: detail, what, place */
+        public string $id,
+        public string $detail,
+        public string $what,
+        /** `left`, `right`, or empty where there is one */
+        public string $place,
+        public int $step,
+        /** mm as drawn; null for a look */
+        public ?float $drawn,
+        /** mm; null for a look */
+        public ?float $least,
+        /** where it is on the drawing, for the sketch: facet and the measured stretch */
+        public ?Measured $measured,
+    ) {
+    }
+
+    public function isLook(): bool
+    {
+        return $this->least === null;
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+namespace Apron\Inspection;
+
+/** What can happen on site. Events are only ever added; a later one corrects an earlier one, which stays. */
+enum EventKind: string
+{
+    case Visit = 'visit';
+    case Reading = 'reading';
+    case Photograph = 'photograph';
+    case FaultRaised = 'fault-raised';
+    case FaultRepaired = 'fault-repaired';
+    case FaultReinspected = 'fault-reinspected';
+}

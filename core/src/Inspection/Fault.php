@@ -1,0 +1,27 @@
+<?php
+
+namespace Apron\Inspection;
+
+use Apron\Severity;
+
+/** A deficiency as its events leave it. */
+final readonly class Fault
+{
+    public function __construct(
+        public SiteEvent $raised,
+        public Severity $severity,
+        public ?SiteEvent $repaired,
+        public ?SiteEvent $reinspected,
+    ) {
+    }
+
+    /** `open`, `repaired` (awaiting its re-inspection) or `closed`. A repair that failed its re-inspection is open again. */
+    public function state(): string
+    {
+        return match (true) {
+            $this->reinspected?->passes === true => 'closed',
+            $this->repaired !== null && $this->reinspected === null => 'repaired',
+            default => 'open',
+        };
+    }
+}

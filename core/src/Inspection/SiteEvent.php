@@ -1,0 +1,36 @@
+<?php
+
+namespace Apron\Inspection;
+
+use Apron\Severity;
+
+/** One observation, with the id that the phone gave it. */
+final readonly class SiteEvent
+{
+    /** @param  list<string>  $photographs SHA-256 of each, in hexadecimal */
+    public function __construct(
+        public string $id,
+        public EventKind $kind,
+        /** the id of the visit's own event; its own for a visit */
+        public string $visit,
+        /** ISO 8601, UTC */
+        public string $at,
+        public string $by,
+        public ?string $check,
+        /** mm */
+        public ?float $value,
+        public ?string $typed,
+        /** of a look: whether it is as it should be */
+        public ?bool $holds,
+        public ?string $instrument,
+        /** the reading this one corrects */
+        public ?string $supersedes,
+        /** the event that raised the fault this one is about; its own for a raising */
+        public ?string $fault,
+        public ?Severity $severity,
+        public ?string $words,
+        public ?bool $passes,
+        public array $photographs,
+    ) {
+    }
+}

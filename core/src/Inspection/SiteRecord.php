@@ -1,0 +1,53 @@
+<?php
+
+namespace Apron\Inspection;
+
+use Apron\Severity;
+
+/** What the events on site come to. Order of arrival does not matter: they are taken by time, then id. */
+final class SiteRecord
+{
+    /** @var list<SiteEvent> */
+    public readonly array $events;
+
+    /** @param  list<SiteEvent>  $events */
+    public function __construct(array $events)
+    {
+        usort($events, fn (SiteEvent $a, SiteEvent $b): int => [$a->at, $a->id] <=> [$b->at, $b->id]);
+        $this->events = $events;
+    }
+
+    /** @return list<SiteEvent> readings of a check that no later one corrects */
+    public function readings(string $check): array
+    {
+        $superseded = [];
+        foreach ($this->events as $event) {
+            if ($event->supersedes !== null) {
+                $superseded[$event->supersedes] = true;
+            }
+        }
+
+        return array_values(array_filter(
+            $this->events,
+            fn (SiteEvent $e): bool => $e->kind === EventKind::Reading && $e->check === $check && ! isset($superseded[$e->id]),
+        ));
+    }
+
+    /** @return list<Fault> in the order they were raised */
+    public function faults(): array
+    {
+        $faults = [];
+        foreach ($this->events as $event) {
+            $id = $event->fault ?? $event->id;
+            match ($event->kind) {
+                EventKind::FaultRaised => $faults[$event->id] = new Fault($event, $event->severity ?? Severity::Caution, null, null),
+                // A new repair waits for a new look.
+                EventKind::FaultRepaired => isset($faults[$id]) ? $faults[$id] = new Fault($faults[$id]->raised, $faults[$id]->severity, $event, null) : null,
+                EventKind::FaultReinspected => isset($faults[$id]) ? $faults[$id] = new Fault($faults[$id]->raised, $faults[$id]->severity, $faults[$id]->repaired, $event) : null,
+                default => null,
+            };
+        }
+
+        return array_values($faults);
+    }
+}

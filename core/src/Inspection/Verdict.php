@@ -1,0 +1,51 @@
+<?php
+
+namespace Apron\Inspection;
+
+use Apron\Severity;
+
+/** The readings of one check taken together; corrected ones left out. */
+final readonly class Verdict
+{
+    public function __construct(
+        /** null while nothing has been read */
+        public ?Severity $severity,
+        public int $count,
+        /** mm; null for a look or without readings */
+        public ?float $least,
+        /** mm */
+        public ?float $mean,
+        /** share of the readings out of tolerance, 0 to 1 */
+        public float $out,
+    ) {
+    }
+
+    /** @param  list<SiteEvent>  $readings */
+    public static function of(Check $check, array $readings): self
+    {
+        if ($readings === []) {
+            return new self(null, 0, null, null, 0.0);
+        }
+        $severities = array_map(fn (SiteEvent $reading): Severity => self::judge($check, $reading), $readings);
+        $worst = array_reduce($severities, fn (Severity $a, Severity $b): Severity => $b->rank() < $a->rank() ? $b : $a, Severity::Pass);
+        $values = array_values(array_filter(array_map(fn (SiteEvent $r): ?float => $r->value, $readings), fn (?float $v): bool => $v !== null));
+        $out = count(array_filter($severities, fn (Severity $s): bool => $s !== Severity::Pass)) / count($readings);
+
+        return new self($worst, count($readings), $values === [] ? null : min($values), $values === [] ? null : array_sum($values) / count($values), $out);
+    }
+
+    /** At the least or more passes; half of it or more is a caution; below that it fails. A look holds or fails. */
+    public static function judge(Check $check, SiteEvent $reading): Severity
+    {
+        if ($check->least === null) {
+            return $reading->holds === true ? Severity::Pass : Severity::Fail;
+        }
+
+        return match (true) {
+            $reading->value === null => Severity::Fail,
+            $reading->value >= $check->least => Severity::Pass,
+            $reading->value >= $check->least / 2 => Severity::Caution,
+            default => Severity::Fail,
+        };
+    }
+}

@@ -1,0 +1,12 @@
+<?php
+
+namespace Apron\Quantity;
+
+/** What was typed cannot be read; the message says why and what would be right. */
+final class Unreadable extends \InvalidArgumentException
+{
+    public static function because(string $typed, string $expected): self
+    {
+        return new self(sprintf('“%s” is not understood; write %s', $typed, $expected));
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+namespace Apron\Vapour;
+
+use Apron\Assembly\Assembly;
+use Apron\Assembly\ControlRules;
+use Apron\Climate\Air;
+use Apron\Finding;
+use Apron\Severity;
+use Apron\Source;
+
+/** What profiles, the year and the surface come to, said about the places in the assembly. */
+final class MoistureFindings
+{
+    private const STEADY = 'ISO 13788:2012, 6.4, one steady pair of airs';
+
+    private const YEAR = 'ISO 13788:2012, clause 6, monthly balance';
+
+    public function __construct(private readonly ControlRules $rules)
+    {
+    }
+
+    /** @return list<Finding> */
+    public function ofProfile(Assembly $assembly, Profile $profile): array
+    {
+        $subject = 'assemblies/'.$assembly->id;
+        $findings = [];
+        if ($profile->surfaceWet) {
+            $findings[] = new Finding('surface.wet', Severity::Fail, $subject, [
+                'condition' => $profile->name, 'surface_c' => $profile->temperatures[0], 'dew_point_c' => Air::dewPoint($profile->indoorPressure),
+            ], Source::computed(self::STEADY), $profile->name);
+        }
+        if ($profile->condensation !== []) {
+            $node = (int) array_search(max($profile->condensation), $profile->condensation, true);
+            [$suffix, $place] = $this->place($assembly, $profile->path, $node);
+            $findings[] = new Finding("steady.condenses.$suffix", Severity::Note, $subject, $place + [
+                'condition' => $profile->name, 'rate_g_m2_h' => $profile->totalRate(), 'outdoor_c' => $profile->outdoors,
+            ], Source::computed(self::STEADY), $profile->name);
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    public function ofYear(Assembly $assembly, MoistureYear $year): array
+    {
+        $subject = 'assemblies/'.$assembly->id;
+        $source = Source::computed(self::YEAR);
+        $verdict = $year->verdict();
+        $wettest = $year->wettest();
+        if ($verdict === 'dry' || $wettest === null) {
+            return [new Finding('year.dry', Severity::Pass, $subject, [], $source)];
+        }
+        [$suffix, $place] = $this->place($assembly, $year->path, $wettest);
+        $peak = $year->peak($wettest) * 1000;
+        $figures = $place + ['peak_g_m2' => $peak, 'residue_g_m2' => $year->accumulated[$wettest][11] * 1000];
+        if ($verdict === 'accumulates') {
+            return [new Finding("year.accumulates.$suffix", Severity::Fail, $subject, $figures, $source)];
+        }
+        $runs = $peak > $this->rules->figure('runoff_g_m2');
+
+        return [new Finding("year.dries.$suffix", $runs ? Severity::Caution : Severity::Note, $subject, $figures, $source)];
+    }
+
+    /** @return list<Finding> */
+    public function ofSurface(Assembly $assembly, SurfaceFactor $surface): array
+    {
+        if ($surface->factor === null || $surface->leastForMould === null) {
+            return [];
+        }
+        $figures = ['frsi' => $surface->factor, 'least' => $surface->leastForMould, 'month' => (int) $surface->criticalMonth + 1];
+        $mould = $surface->factor < $surface->leastForMould;
+
+        return [new Finding(
+            $mould ? 'surface.mould' : 'surface.no-mould', $mould ? Severity::Fail : Severity::Pass,
+            'assemblies/'.$assembly->id, $figures, Source::published('ISO 13788:2012, clause 5'),
+        )];
+    }
+
+    /** @return array{'interface'|'within', array<string, float|int|string>} */
+    private function place(Assembly $assembly, Path $path, int $node): array
+    {
+        $interface = $path->interface[$node];
+        if ($interface < 0) {
+            return ['within', ['layer' => $assembly->layers[$path->layer[$node]]->material->name, 'depth_mm' => $path->depthMm[$node]]];
+        }
+
+        return ['interface', ['inner' => $assembly->layers[$interface - 1]->material->name, 'outer' => $assembly->layers[$interface]->material->name]];
+    }
+}

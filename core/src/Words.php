@@ -1,0 +1,72 @@
+<?php
+
+namespace Apron;
+
+use Apron\Quantity\Display;
+use Apron\Quantity\UnitSystem;
+
+/**
+ * The text catalogue: what Apron says, by code, with the figures put in where braces name them. A code may have
+ * `{figure}` for a number shown with its unit, and `{word:name}` for an entry of the list `name` (months, controls).
+ */
+final class Words
+{
+    /** @var array<string, array<string, string>> */
+    private array $texts = [];
+
+    /** @var array<string, array<string, string>> */
+    private array $lists = [];
+
+    private Display $display;
+
+    public function __construct(UnitSystem $units, ?string $folder = null)
+    {
+        $folder ??= dirname(__DIR__).'/data/words';
+        $this->display = new Display($units);
+        foreach (['findings', 'sequence', 'checks', 'lists'] as $file) {
+            /** @var array<string, array<string, string>> $rows */
+            $rows = json_decode((string) file_get_contents("$folder/$file.json"), true, 8, JSON_THROW_ON_ERROR);
+            if ($file === 'lists') {
+                $this->lists = $rows;
+            } else {
+                $this->texts += $rows;
+            }
+        }
+    }
+
+    /** @return array{title: string, reason: string, remedy: string} */
+    public function of(Finding $finding): array
+    {
+        return [
+            'title' => $this->text($finding->code, 'title', $finding->figures),
+            'reason' => $this->text($finding->code, 'reason', $finding->figures),
+            'remedy' => $this->text($finding->code, 'remedy', $finding->figures),
+        ];
+    }
+
+    /**
+     * @param  array<string, float|int|string>  $figures
+     *
+     * @throws \OutOfBoundsException where the catalogue has no such text, or the text names a figure that is not given
+     */
+    public function text(string $code, string $part, array $figures = []): string
+    {
+        $template = $this->texts[$code][$part] ?? throw new \OutOfBoundsException("no words for $code · $part");
+
+        return (string) preg_replace_callback('/\{(?:(\w+):)?([\w.]+)\}/', function (array $m) use ($figures, $code): string {
+            $value = $figures[$m[2]] ?? throw new \OutOfBoundsException("the words of $code name the figure $m[2], which is not given");
+
+            return $m[1] === '' ? $this->display->figure($m[2], $value) : $this->listed($m[1], (string) $value);
+        }, $template);
+    }
+
+    public function has(string $code): bool
+    {
+        return isset($this->texts[$code]);
+    }
+
+    public function listed(string $list, string $entry): string
+    {
+        return $this->lists[$list][$entry] ?? $entry;
+    }
+}
