@@ -12,11 +12,14 @@ enum HeatFlow: string
     /** External surface resistance, m²K/W. */
     public const OUTSIDE = 0.04;
 
-    /** Unventilated air layer: thickness in mm => m²K/W, up · horizontal · down. */
-    private const AIR_LAYER = [
-        [0, 0.0, 0.0, 0.0], [5, 0.11, 0.11, 0.11], [7, 0.13, 0.13, 0.13], [10, 0.15, 0.15, 0.15], [15, 0.16, 0.17, 0.17],
-        [25, 0.16, 0.18, 0.19], [50, 0.16, 0.18, 0.21], [100, 0.16, 0.18, 0.22], [300, 0.16, 0.18, 0.23],
-    ];
+    /** Thickness of an unventilated air layer, mm, and its resistance by direction, m²K/W. */
+    private const AIR_MM = [0.0, 5.0, 7.0, 10.0, 15.0, 25.0, 50.0, 100.0, 300.0];
+
+    private const AIR_UP = [0.0, 0.11, 0.13, 0.15, 0.16, 0.16, 0.16, 0.16, 0.16];
+
+    private const AIR_HORIZONTAL = [0.0, 0.11, 0.13, 0.15, 0.17, 0.18, 0.18, 0.18, 0.18];
+
+    private const AIR_DOWN = [0.0, 0.11, 0.13, 0.15, 0.17, 0.19, 0.21, 0.22, 0.23];
 
     /** Internal surface resistance, m²K/W. */
     public function inside(): float
@@ -31,19 +34,19 @@ enum HeatFlow: string
     /** Resistance of an unventilated air layer, m²K/W; intermediate thicknesses in a line, as the table's note says. */
     public function airLayer(float $thicknessMm): float
     {
-        $column = match ($this) {
-            self::Up => 1,
-            self::Horizontal => 2,
-            self::Down => 3,
+        $resistances = match ($this) {
+            self::Up => self::AIR_UP,
+            self::Horizontal => self::AIR_HORIZONTAL,
+            self::Down => self::AIR_DOWN,
         };
-        $last = count(self::AIR_LAYER) - 1;
-        for ($i = 1; $i <= $last; $i++) {
-            [$from, $to] = [self::AIR_LAYER[$i - 1], self::AIR_LAYER[$i]];
-            if ($thicknessMm <= $to[0]) {
-                return $from[$column] + ($to[$column] - $from[$column]) * ($thicknessMm - $from[0]) / ($to[0] - $from[0]);
+        [$mmBefore, $before] = [0.0, 0.0];
+        foreach (self::AIR_MM as $i => $mm) {
+            if ($mm > 0 && $thicknessMm <= $mm) {
+                return $before + ($resistances[$i] - $before) * ($thicknessMm - $mmBefore) / ($mm - $mmBefore);
             }
+            [$mmBefore, $before] = [$mm, $resistances[$i]];
         }
 
-        return (float) self::AIR_LAYER[$last][$column];
+        return $before;
     }
 }

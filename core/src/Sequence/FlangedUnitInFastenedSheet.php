@@ -135,7 +135,9 @@ final class FlangedUnitInFastenedSheet implements Generator
         return $size;
     }
 
-    /** @param  array<string, float>  $s */
+    /**
+     * @param  array<string, float>  $s
+     */
     private function demandRoom(array $s): void
     {
         $needed = max(
@@ -179,37 +181,57 @@ final class FlangedUnitInFastenedSheet implements Generator
         return $used;
     }
 
-    /** How far the flange lies on the face beyond the opening. @param  array<string, float>  $s */
+    /**
+     * How far the flange lies on the face beyond the opening.
+     *
+     * @param  array<string, float>  $s
+     */
     private function flangeOnFace(array $s): float
     {
         return $s['flange_mm'] - $s['clearance_mm'];
     }
 
-    /** The jamb strip's inner edge stops at the frame of the unit, 3 mm clear of it. @param  array<string, float>  $s */
+    /**
+     * The jamb strip's inner edge stops at the frame of the unit, 3 mm clear of it.
+     *
+     * @param  array<string, float>  $s
+     */
     private function jambStripInner(array $s): float
     {
         return $s['clearance_mm'] - 3;
     }
 
-    /** The head strip starts just above the frame. @param  array<string, float>  $s */
+    /**
+     * The head strip starts just above the frame.
+     *
+     * @param  array<string, float>  $s
+     */
     private function headStripBelow(array $s): float
     {
         return $s['clearance_mm'] - 3;
     }
 
-    /** From the side of the opening to the end of the head strip, and so to the slit. @param  array<string, float>  $s */
+    /**
+     * From the side of the opening to the end of the head strip, and so to the slit.
+     *
+     * @param  array<string, float>  $s
+     */
     private function flapSide(array $s): float
     {
         return $s['jamb_strip_mm'] - $this->jambStripInner($s) + $s['head_strip_past_jamb_mm'];
     }
 
-    /** @param  array<string, float>  $s */
+    /**
+     * @param  array<string, float>  $s
+     */
     private function flapTop(array $s): float
     {
         return $s['height_mm'] + $s['sheet_cut_above_head_mm'] + $s['flap_mm'];
     }
 
-    /** @param  array<string, float>  $s */
+    /**
+     * @param  array<string, float>  $s
+     */
     private function sheet(array $s, Material $material): Piece
     {
         [$w, $h, $m, $d] = [$s['width_mm'], $s['height_mm'], $s['margin_mm'], $s['depth_mm']];
@@ -231,7 +253,9 @@ final class FlangedUnitInFastenedSheet implements Generator
         ], null);
     }
 
-    /** @param  array<string, float>  $s */
+    /**
+     * @param  array<string, float>  $s
+     */
     private function pan(array $s, Material $material): Piece
     {
         [$w, $d, $up, $face] = [$s['width_mm'], $s['depth_mm'], $s['pan_upturn_mm'], $s['face_return_mm']];
@@ -268,7 +292,9 @@ final class FlangedUnitInFastenedSheet implements Generator
         ];
     }
 
-    /** @param  array<string, float>  $s */
+    /**
+     * @param  array<string, float>  $s
+     */
     private function unit(array $s, Material $material): Piece
     {
         $f = $this->flangeOnFace($s);
@@ -300,7 +326,9 @@ final class FlangedUnitInFastenedSheet implements Generator
         ];
     }
 
-    /** @param  array<string, float>  $s */
+    /**
+     * @param  array<string, float>  $s
+     */
     private function headStrip(array $s, Material $material): Piece
     {
         [$w, $side] = [$s['width_mm'], $this->flapSide($s)];
