@@ -39,14 +39,21 @@ enum HeatFlow: string
             self::Horizontal => self::AIR_HORIZONTAL,
             self::Down => self::AIR_DOWN,
         };
-        [$mmBefore, $before] = [0.0, 0.0];
+        $mmBefore = 0.0;
+        $before = 0.0;
         foreach (self::AIR_MM as $i => $mm) {
             if ($mm > 0 && $thicknessMm <= $mm) {
-                return $before + ($resistances[$i] - $before) * ($thicknessMm - $mmBefore) / ($mm - $mmBefore);
+                return self::between($thicknessMm, $mmBefore, $before, $mm, $resistances[$i]);
             }
-            [$mmBefore, $before] = [$mm, $resistances[$i]];
+            $mmBefore = $mm;
+            $before = $resistances[$i];
         }
 
         return $before;
+    }
+
+    private static function between(float $x, float $x0, float $y0, float $x1, float $y1): float
+    {
+        return $y0 + ($y1 - $y0) * ($x - $x0) / ($x1 - $x0);
     }
 }

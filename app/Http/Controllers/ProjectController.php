@@ -1,0 +1,105 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Models\Document;
+use App\Models\DocumentKind;
+use App\Models\Project;
+use App\Project\ProjectArchive;
+use App\Project\ProjectStore;
+use Apron\Climate\GenericClimates;
+use Apron\File\ClimateFormat;
+use Apron\File\MaterialFormat;
+use Apron\File\ProjectFormat;
+use Apron\Material\Catalogue;
+use Apron\Quantity\UnitSystem;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Validation\Rule;
+use OpenApi\Attributes as OA;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+
+class ProjectController
+{
+    public function __construct(private readonly ProjectStore $store) {}
+
+    #[OA\Get(path: '/api/projects', operationId: 'projects', responses: [new OA\Response(response: 200, description: 'the projects of one’s organisation')])]
+    public function index(Request $request): JsonResponse
+    {
+        $projects = Project::where('organisation_id', $request->user()->organisation_id)->latest('updated_at')->orderBy('id')->get();
+
+        return new JsonResponse($projects->map(fn (Project $p): array => ['id' => $p->id, 'name' => $p->name, 'updated' => $p->updated_at?->toIso8601ZuluString()]));
+    }
+
+    #[OA\Post(path: '/api/projects', operationId: 'createProject', responses: [new OA\Response(response: 201, description: 'a new, empty project')])]
+    public function store(Request $request): JsonResponse
+    {
+        $given = $request->validate(['name' => 'required|string|max:200', 'units' => ['required', Rule::enum(UnitSystem::class)]]);
+        $file = json_encode(['format' => ProjectFormat::FORMAT, 'project' => ['name' => $given['name'], 'units' => $given['units']]], JSON_THROW_ON_ERROR);
+
+        return new JsonResponse(['id' => $this->store->import($file, $request->user())->id], 201);
+    }
+
+    #[OA\Post(path: '/api/projects/import', operationId: 'importProject', responses: [new OA\Response(response: 201, description: 'the imported project'), new OA\Response(response: 422, description: 'the file cannot be used')])]
+    public function import(Request $request, ProjectArchive $archive): JsonResponse
+    {
+        $request->validate(['file' => 'required|file|max:524288']);
+
+        return new JsonResponse(['id' => $archive->import($request->file('file')->getRealPath(), $request->user())->id], 201);
+    }
+
+    #[OA\Get(path: '/api/projects/{project}', operationId: 'project', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'all its documents', content: new OA\JsonContent(ref: '#/components/schemas/ProjectDocuments'))])]
+    public function show(Request $request, Project $project): JsonResponse
+    {
+        $documents = $project->documents()->get();
+        $of = fn (DocumentKind $kind): array => $documents->filter(fn (Document $d): bool => $d->kind === $kind)->map(fn (Document $d): array => $d->toShape())->values()->all();
+
+        return new JsonResponse([
+            'id' => $project->id,
+            'may_edit' => $request->user()->can('edit', $project),
+            'brief' => $of(DocumentKind::Brief)[0],
+            'assemblies' => $of(DocumentKind::Assembly),
+            'details' => $of(DocumentKind::Detail),
+        ]);
+    }
+
+    #[OA\Get(path: '/api/projects/{project}/assessment', operationId: 'assessment', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'units', schema: new OA\Schema(type: 'string', enum: ['si', 'us']))], responses: [new OA\Response(response: 200, description: 'figures and findings', content: new OA\JsonContent(ref: '#/components/schemas/Assessment'))])]
+    public function assessment(Request $request, Project $project): JsonResponse
+    {
+        return JsonResponse::fromJsonString($this->store->assessment($project, $request->enum('units', UnitSystem::class)));
+    }
+
+    #[OA\Get(path: '/api/projects/{project}/materials', operationId: 'materials', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'the project’s own and the catalogue’s')])]
+    public function materials(Project $project, Catalogue $catalogue): JsonResponse
+    {
+        $own = $this->store->open($project)->materials->own;
+        $rows = array_map(MaterialFormat::write(...), array_values($own));
+        foreach ($catalogue->all() as $material) {
+            if (! isset($own[$material->id])) {
+                $rows[] = MaterialFormat::write($material);
+            }
+        }
+
+        return new JsonResponse($rows);
+    }
+
+    #[OA\Get(path: '/api/climates', operationId: 'climates', responses: [new OA\Response(response: 200, description: 'the made-up climates that ship with Apron')])]
+    public function climates(GenericClimates $climates): JsonResponse
+    {
+        return new JsonResponse(array_map(ClimateFormat::writeClimate(...), $climates->all()));
+    }
+
+    #[OA\Get(path: '/api/projects/{project}/export.json', operationId: 'exportFile', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'the project file')])]
+    public function exportFile(Project $project): Response
+    {
+        return new Response(ProjectFormat::write($this->store->open($project)), 200, ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="project.json"']);
+    }
+
+    #[OA\Get(path: '/api/projects/{project}/export.zip', operationId: 'exportArchive', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'the project file with its photographs')])]
+    public function exportArchive(Project $project, ProjectArchive $archive): BinaryFileResponse
+    {
+        return (new BinaryFileResponse($archive->export($project), 200, ['Content-Type' => 'application/zip'], false))
+            ->setContentDisposition('attachment', 'project.zip')->deleteFileAfterSend();
+    }
+}

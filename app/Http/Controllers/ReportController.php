@@ -1,0 +1,60 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Jobs\PrintReport;
+use App\Models\Project;
+use App\Models\Report;
+use App\Project\ReportSheet;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\View\View;
+use OpenApi\Attributes as OA;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+class ReportController
+{
+    #[OA\Get(path: '/api/projects/{project}/reports', operationId: 'reports', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'newest first')])]
+    public function index(Project $project): JsonResponse
+    {
+        return new JsonResponse($project->reports()->limit(20)->get()->map(fn (Report $report): array => $report->toShape()));
+    }
+
+    #[OA\Post(path: '/api/projects/{project}/reports', operationId: 'printReport', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 202, description: 'on the queue')])]
+    public function store(Request $request, Project $project): JsonResponse
+    {
+        $report = $project->reports()->create(['by' => $request->user()->name, 'state' => 'queued', 'percent' => 0, 'doing' => 'waiting for the printer']);
+        PrintReport::dispatch($report->id);
+
+        return new JsonResponse($report->toShape(), 202);
+    }
+
+    #[OA\Post(path: '/api/reports/{report}/cancel', operationId: 'cancelReport', parameters: [new OA\PathParameter(name: 'report', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'cancelled, where it was not done yet')])]
+    public function cancel(Report $report): JsonResponse
+    {
+        Report::whereKey($report->id)->whereIn('state', ['queued', 'printing'])->update(['state' => 'cancelled', 'doing' => 'cancelled']);
+
+        return new JsonResponse($report->fresh()->toShape());
+    }
+
+    #[OA\Get(path: '/api/reports/{report}', operationId: 'report', parameters: [new OA\PathParameter(name: 'report', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'how far it has come')])]
+    public function show(Report $report): JsonResponse
+    {
+        return new JsonResponse($report->toShape());
+    }
+
+    #[OA\Get(path: '/api/reports/{report}/file', operationId: 'reportFile', parameters: [new OA\PathParameter(name: 'report', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'PDF')])]
+    public function file(Report $report): StreamedResponse
+    {
+        abort_if($report->path === null, 404, 'This report has not been printed.');
+
+        return Storage::download($report->path, 'report.pdf', ['Content-Type' => 'application/pdf']);
+    }
+
+    /** The pages as the printer opens them; the address is signed and short-lived, for the printer has no session. */
+    public function pages(Report $report, ReportSheet $sheet): View
+    {
+        return view('print', ['sheet' => $sheet->of($report)]);
+    }
+}

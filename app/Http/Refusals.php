@@ -1,0 +1,28 @@
+<?php
+
+namespace App\Http;
+
+use App\Project\StaleSave;
+use Apron\File\FileRefused;
+use Apron\Sequence\CannotGenerate;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Http\JsonResponse;
+
+/** What the core refuses, as answers: what was wrong, where, and what would be right. */
+final class Refusals
+{
+    public static function register(Exceptions $exceptions): void
+    {
+        $exceptions->dontReport([FileRefused::class, CannotGenerate::class, StaleSave::class]);
+        $exceptions->render(fn (FileRefused $e): JsonResponse => self::answer($e->pointer, $e->value, $e->expected, $e->getMessage()));
+        $exceptions->render(fn (CannotGenerate $e): JsonResponse => self::answer('/parameters/'.$e->parameter, (string) $e->value, $e->expected, $e->getMessage()));
+        $exceptions->render(fn (StaleSave $e): JsonResponse => new JsonResponse([
+            'message' => $e->getMessage(), 'theirs' => $e->current->toShape(), 'yours' => $e->offered,
+        ], 409));
+    }
+
+    private static function answer(string $pointer, string $value, string $expected, string $message): JsonResponse
+    {
+        return new JsonResponse(['message' => $message, 'pointer' => $pointer, 'value' => $value, 'expected' => $expected], 422);
+    }
+}

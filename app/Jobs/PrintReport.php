@@ -1,0 +1,56 @@
+<?php
+
+namespace App\Jobs;
+
+use App\Models\Report;
+use App\Project\Printer;
+use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Bus\Dispatchable;
+use Illuminate\Queue\InteractsWithQueue;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Facades\URL;
+
+/** Prints a report from the application's own print pages. */
+class PrintReport implements ShouldQueue
+{
+    use Dispatchable, InteractsWithQueue, Queueable;
+
+    public int $timeout = 180;
+
+    public int $tries = 1;
+
+    public function __construct(private readonly string $report) {}
+
+    public function handle(Printer $printer): void
+    {
+        if (! $this->say('opening the pages', 20)) {
+            return;
+        }
+        $address = URL::temporarySignedRoute('print', now()->addMinutes(10), ['report' => $this->report]);
+        $pdf = $printer->print($address, fn (string $doing, int $percent): bool => $this->say($doing, $percent));
+        if ($pdf === null) {
+            return;
+        }
+        $path = "reports/{$this->report}.pdf";
+        Storage::put($path, $pdf);
+        Report::whereKey($this->report)->where('state', 'printing')->update(['state' => 'done', 'percent' => 100, 'doing' => 'printed', 'path' => $path]);
+    }
+
+    public function failed(?\Throwable $why): void
+    {
+        Report::whereKey($this->report)->where('state', '!=', 'cancelled')->update(['state' => 'failed', 'doing' => mb_strimwidth('the printer stopped: '.($why?->getMessage() ?? 'unknown'), 0, 250, '…')]);
+    }
+
+    /** @return bool whether to go on: false once somebody has cancelled */
+    private function say(string $doing, int $percent): bool
+    {
+        $report = Report::find($this->report);
+        if ($report === null || $report->state === 'cancelled') {
+            return false;
+        }
+        $report->update(['state' => 'printing', 'percent' => $percent, 'doing' => $doing]);
+
+        return true;
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A printed report and how far it has come.
+ *
+ * @property string $id
+ * @property string $state queued, printing, done, failed or cancelled
+ * @property int $percent
+ * @property string $doing
+ * @property string|null $path
+ */
+class Report extends Model
+{
+    use HasUlids;
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<Project, $this> */
+    public function project(): BelongsTo
+    {
+        return $this->belongsTo(Project::class);
+    }
+
+    /** @return array<string, mixed> */
+    public function toShape(): array
+    {
+        return ['id' => $this->id, 'state' => $this->state, 'percent' => $this->percent, 'doing' => $this->doing, 'by' => $this->by, 'at' => $this->created_at?->toIso8601ZuluString()];
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+
+/**
+ * @property string $id
+ * @property string $organisation_id
+ * @property string $name
+ * @property Role $role
+ */
+class User extends Authenticatable
+{
+    use HasUlids;
+
+    protected $guarded = [];
+
+    protected $hidden = ['password', 'remember_token'];
+
+    protected function casts(): array
+    {
+        return ['password' => 'hashed', 'role' => Role::class];
+    }
+}

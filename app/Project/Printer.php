@@ -1,0 +1,76 @@
+<?php
+
+namespace App\Project;
+
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Symfony\Component\Process\Process;
+
+/** Prints a page of this application with headless Chromium, driven by ChromeDriver. */
+final class Printer
+{
+    /**
+     * @param  callable(string, int): bool  $progress  what is being done and how far it is; false stops the work
+     * @return string|null the PDF, or null where it was stopped
+     */
+    public function print(string $address, callable $progress): ?string
+    {
+        $port = self::freePort();
+        $service = new Process([(string) config('apron.chromedriver'), "--port=$port", '--log-level=SEVERE'], timeout: null);
+        $service->start();
+        $profile = sys_get_temp_dir().'/apron-print-'.bin2hex(random_bytes(6));
+        $driver = null;
+        try {
+            self::waitFor($port);
+            $driver = RemoteWebDriver::create("http://127.0.0.1:$port", self::capabilities($profile), 30000, 120000);
+            $driver->get($address);
+            $driver->wait(60, 100)->until(fn (RemoteWebDriver $d): bool => $d->executeScript('return document.documentElement.dataset.ready === "yes"') === true);
+            if (! $progress('printing', 70)) {
+                return null;
+            }
+            $printed = (new ChromeDevToolsDriver($driver))->execute('Page.printToPDF', [
+                'printBackground' => true, 'preferCSSPageSize' => true, 'displayHeaderFooter' => true, 'headerTemplate' => '<span></span>',
+                'footerTemplate' => '<div style="width:100%;font-size:7pt;padding:0 14mm;text-align:right"><span class="pageNumber"></span> / <span class="totalPages"></span></div>',
+            ]);
+
+            return (string) base64_decode($printed['data'], true);
+        } finally {
+            $driver?->quit();
+            $service->stop(5);
+            (new Process(['rm', '-rf', $profile]))->run();
+        }
+    }
+
+    private static function capabilities(string $profile): DesiredCapabilities
+    {
+        $options = (new ChromeOptions)->setBinary((string) config('apron.chromium'))->addArguments([
+            '--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
+            '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', "--user-data-dir=$profile",
+        ]);
+
+        return DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options);
+    }
+
+    private static function freePort(): int
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new \RuntimeException('no free port for the printer');
+        $name = (string) stream_socket_get_name($socket, false);
+        fclose($socket);
+
+        return (int) substr($name, strrpos($name, ':') + 1);
+    }
+
+    private static function waitFor(int $port): void
+    {
+        $until = microtime(true) + 20;
+        while (($socket = @fsockopen('127.0.0.1', $port, $code, $why, 0.2)) === false) {
+            if (microtime(true) > $until) {
+                throw new \RuntimeException("ChromeDriver does not answer: $why");
+            }
+            usleep(50000);
+        }
+        fclose($socket);
+    }
+}

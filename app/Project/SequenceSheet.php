@@ -1,0 +1,95 @@
+<?php
+
+namespace App\Project;
+
+use Apron\Detail\Detail;
+use Apron\Detail\Step;
+use Apron\File\DetailWriter;
+use Apron\Inspection\Check;
+use Apron\Inspection\OpeningChecks;
+use Apron\Sequence\CutList;
+use Apron\Words;
+
+/** One detail as its sheet, its step cards and the report show it: the file's shape with the words put to it. */
+final class SequenceSheet
+{
+    /** @return array<string, mixed> */
+    public static function of(Detail $detail, Words $words): array
+    {
+        return [
+            'detail' => DetailWriter::write($detail),
+            'families' => self::families($detail),
+            'materials' => self::materials($detail),
+            'names' => self::names($detail, $words),
+            'steps' => array_map(fn (Step $step): array => [
+                'number' => $step->number,
+                'does' => $step->does,
+                'title' => self::said($words, $step->does, 'title', $step->figures),
+                'short' => self::said($words, $step->does, 'short', $step->figures),
+                'how' => self::said($words, $step->does, 'reason', $step->figures),
+                'caution' => self::said($words, $step->does, 'remedy', $step->figures),
+            ], $detail->steps),
+            'cut_list' => CutList::of($detail),
+            'checks' => array_map(fn (Check $check): array => self::check($check, $words), OpeningChecks::of($detail)),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function check(Check $check, Words $words): array
+    {
+        $code = 'check.'.$check->what;
+
+        return [
+            'id' => $check->id,
+            'detail' => $check->detail,
+            'step' => $check->step,
+            'place' => $check->place,
+            'title' => trim($words->text($code, 'title').($check->place === '' ? '' : ', '.$check->place)),
+            'reason' => $words->text($code, 'reason'),
+            'when_failing' => $words->text($code, 'remedy'),
+            'instrument' => $words->text($code, 'instrument'),
+            'drawn_mm' => $check->drawn,
+            'least_mm' => $check->least,
+            'measured' => $check->measured?->toArray(),
+        ];
+    }
+
+    /** @param array<string, float|int|string> $figures */
+    private static function said(Words $words, string $code, string $part, array $figures): string
+    {
+        return $words->has($code) ? $words->text($code, $part, $figures) : ($part === 'title' || $part === 'short' ? $code : '');
+    }
+
+    /** @return array<string, string> */
+    private static function families(Detail $detail): array
+    {
+        $families = [];
+        foreach ($detail->pieces as $piece) {
+            $families[$piece->id] = $piece->material->family ?? '';
+        }
+
+        return $families;
+    }
+
+    /** @return array<string, string> */
+    private static function materials(Detail $detail): array
+    {
+        $names = [];
+        foreach ($detail->pieces as $piece) {
+            $names[$piece->id] = $piece->material->name;
+        }
+
+        return $names;
+    }
+
+    /** @return array<string, string> */
+    private static function names(Detail $detail, Words $words): array
+    {
+        $names = [];
+        foreach ($detail->pieces as $piece) {
+            $names[$piece->id] = $words->listed('piece', $piece->id);
+        }
+
+        return $names;
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+namespace App\Providers;
+
+use Apron\Material\Catalogue;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+
+class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->singleton(Catalogue::class);
+    }
+
+    public function boot(): void
+    {
+        Model::preventLazyLoading(! $this->app->isProduction());
+        RateLimiter::for('sign-in', fn (Request $request): array => [
+            Limit::perMinute(10)->by($request->ip().'|'.mb_strtolower($request->string('email')->toString())),
+            Limit::perMinute(60)->by((string) $request->ip()),
+        ]);
+        // A person typing into a drawing posts a draft at every key; a loop gone wild posts many more.
+        RateLimiter::for('api', fn (Request $request): Limit => Limit::perMinute(1200)->by($request->user()?->getAuthIdentifier() ?: (string) $request->ip()));
+    }
+}

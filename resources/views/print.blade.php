@@ -1,0 +1,11 @@
+<!doctype html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <title>{{ $sheet['file']['project']['name'] }}</title>
+    @vite(['resources/css/app.css', 'resources/js/print.tsx'])
+</head>
+<body class="print"><div id="apron"></div>
+<script type="application/json" id="sheet">{!! json_encode($sheet, JSON_HEX_TAG | JSON_HEX_AMP | JSON_HEX_APOS | JSON_HEX_QUOT | JSON_THROW_ON_ERROR) !!}</script>
+</body>
+</html>

@@ -1,0 +1,55 @@
+<?php
+
+use App\Http\Controllers\DocumentController;
+use App\Http\Controllers\ProjectController;
+use App\Http\Controllers\ReportController;
+use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SiteController;
+use App\Models\Project;
+use Illuminate\Support\Facades\Route;
+
+Route::view('/sign-in', 'app')->name('login');
+Route::post('/api/sign-in', [SessionController::class, 'signIn'])->middleware('throttle:sign-in');
+Route::get('/print/{report}', [ReportController::class, 'pages'])->middleware('signed')->name('print');
+
+Route::middleware(['auth', 'throttle:api'])->group(function (): void {
+    Route::prefix('api')->group(function (): void {
+        Route::post('sign-out', [SessionController::class, 'signOut']);
+        Route::get('me', [SessionController::class, 'me']);
+        Route::get('climates', [ProjectController::class, 'climates']);
+        Route::get('projects', [ProjectController::class, 'index']);
+        Route::post('projects', [ProjectController::class, 'store'])->can('create', Project::class);
+        Route::post('projects/import', [ProjectController::class, 'import'])->can('create', Project::class);
+        Route::prefix('projects/{project}')->group(function (): void {
+            Route::middleware('can:view,project')->group(function (): void {
+                Route::get('', [ProjectController::class, 'show']);
+                Route::get('assessment', [ProjectController::class, 'assessment']);
+                Route::get('materials', [ProjectController::class, 'materials']);
+                Route::get('export.json', [ProjectController::class, 'exportFile']);
+                Route::get('export.zip', [ProjectController::class, 'exportArchive']);
+                Route::post('assess', [DocumentController::class, 'assess']);
+                Route::post('generate', [DocumentController::class, 'generate']);
+                Route::get('sequences/{key}', [DocumentController::class, 'sequence']);
+                Route::get('site', [SiteController::class, 'show']);
+                Route::get('photographs/{digest}', [SiteController::class, 'photograph']);
+                Route::get('reports', [ReportController::class, 'index']);
+                Route::post('reports', [ReportController::class, 'store']);
+            });
+            Route::middleware('can:inspect,project')->group(function (): void {
+                Route::post('site/events', [SiteController::class, 'add']);
+                Route::post('photographs', [SiteController::class, 'addPhotograph']);
+            });
+            Route::middleware('can:edit,project')->group(function (): void {
+                Route::put('documents/{kind}/{key}', [DocumentController::class, 'save']);
+                Route::delete('documents/{kind}/{key}', [DocumentController::class, 'remove']);
+            });
+        });
+        Route::prefix('reports/{report}')->middleware('can:view,report')->group(function (): void {
+            Route::get('', [ReportController::class, 'show']);
+            Route::get('file', [ReportController::class, 'file']);
+            Route::post('cancel', [ReportController::class, 'cancel']);
+        });
+    });
+    // Every other page is the application's own; its routes are in resources/js.
+    Route::view('/{page?}', 'app')->where('page', '^(?!api/|build/).*$');
+});
