@@ -4,10 +4,11 @@ use App\Models\Organisation;
 use App\Models\Project;
 use App\Models\Role;
 use App\Models\User;
-use App\Project\ProjectArchive;
+use App\Project\PhotographIntake;
+use App\Project\ProjectStore;
 use Illuminate\Support\Facades\Artisan;
 
-Artisan::command('apron:demo', function (ProjectArchive $archive): void {
+Artisan::command('apron:demo', function (ProjectStore $store, PhotographIntake $intake): void {
     if (User::query()->exists()) {
         $this->line('The demo is loaded already.');
 
@@ -21,6 +22,9 @@ Artisan::command('apron:demo', function (ProjectArchive $archive): void {
     foreach ($people as $person) {
         $users[] = User::create($person + ['organisation_id' => $practice->id, 'password' => 'lapped-outward']);
     }
-    $archive->import(base_path('database/demo/library.zip'), $users[0]);
+    $project = $store->import((string) file_get_contents(base_path('database/demo/project.json')), $users[0]);
+    foreach (glob(base_path('database/demo/photographs/*.jpg')) ?: [] as $photograph) {
+        $intake->keep($project, (string) file_get_contents($photograph));
+    }
     $this->line('Loaded '.Project::count().' demo project.');
 })->purpose('Loads the demo, once');

@@ -135,19 +135,16 @@ final class ProjectStore
     }
 
     /**
-     * A draft in the place of what is stored, read as part of its project.
+     * A draft read as part of its project, with nothing else in it that would have to be assessed.
      *
      * @param  array<string, mixed>  $content
      */
-    public function draft(Project $project, DocumentKind $kind, string $key, array $content): CoreProject
+    public function draft(Project $project, DocumentKind $kind, array $content): CoreProject
     {
-        $file = $this->file($project);
-        $file[$kind->section()] = [$content];
-        if ($kind === DocumentKind::Assembly) {
-            unset($file['details'], $file['site']);
-        } else {
-            unset($file['assemblies'], $file['site']);
-        }
+        $file = array_diff_key($this->file($project), array_flip(['assemblies', 'details', 'site']));
+        $file = $kind === DocumentKind::Brief
+            ? [...array_diff_key($file, array_flip(self::BRIEF)), ...$content]
+            : [...$file, $kind->section() => [$content]];
 
         return ProjectFormat::read(Node::of($file), $this->catalogue);
     }

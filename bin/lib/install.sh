@@ -33,6 +33,7 @@ when_changed() {
   local sum; sum=$(sha256sum $files | sha256sum | cut -d' ' -f1)
   [ -e "$made" ] && [ "$(cat "$ROOT/storage/apron/$name.sum" 2>/dev/null)" = "$sum" ] && return 0
   "$@" || die "Failed: $*"
+  sum=$(sha256sum $files | sha256sum | cut -d' ' -f1)
   printf '%s' "$sum" > "$ROOT/storage/apron/$name.sum"
 }
 
@@ -43,7 +44,8 @@ install_composer() {
 
 install_npm() {
   step "Installing JavaScript libraries"
-  npm ci --no-fund --no-audit >"$RUN/log/npm.log" 2>&1 || { tail -n 30 "$RUN/log/npm.log"; return 1; }
+  # npm ci refuses a lock file without the builds for other systems, which some registries do not serve.
+  npm install --no-fund --no-audit >"$RUN/log/npm.log" 2>&1 || { tail -n 30 "$RUN/log/npm.log"; return 1; }
 }
 
 build_front() {

@@ -84,7 +84,7 @@ start_database() {
   mariadbd --no-defaults "${user[@]}" --datadir="$data" --port="$DATABASE_PORT" --bind-address=127.0.0.1 --socket="$RUN/run/database.sock" \
     --pid-file="$RUN/run/database.own.pid" --innodb-flush-log-at-trx-commit=$durable --max-allowed-packet=64M 8>&- 9>&- >"$RUN/log/database.log" 2>&1 &
   echo $! > "$RUN/run/database.pid"
-  wait_until 60 "the database" mariadb --no-defaults -h127.0.0.1 -P"$DATABASE_PORT" -uroot -e 'select 1'
+  wait_until 60 "the database" mariadb --no-defaults -h127.0.0.1 -P"$DATABASE_PORT" -uroot --silent -e 'do 1'
 }
 
 create_database() {
@@ -104,7 +104,6 @@ pm = static
 pm.max_children = 4
 clear_env = no
 catch_workers_output = yes
-php_admin_value[opcache.enable] = 1
 php_admin_value[opcache.validate_timestamps] = 1
 php_admin_value[opcache.revalidate_freq] = 1
 php_admin_value[upload_max_filesize] = 512M
@@ -140,6 +139,7 @@ http {
       include /etc/nginx/fastcgi_params;
       fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
       fastcgi_param SCRIPT_NAME /index.php;
+      fastcgi_param HTTP_HOST \$http_host;
       fastcgi_pass unix:$RUN/run/fpm.sock;
       fastcgi_read_timeout 120;
       fastcgi_buffers 32 32k;

@@ -4,6 +4,9 @@ namespace Apron;
 
 use Apron\Assembly\Assembly;
 use Apron\Assembly\AssemblyAssessment;
+use Apron\Climate\Air;
+use Apron\Climate\Climate;
+use Apron\Climate\IndoorAir;
 use Apron\Detail\Detail;
 use Apron\Inspection\SiteFindings;
 
@@ -40,6 +43,9 @@ final readonly class Assessment
     public function toArray(Words $words): array
     {
         $document = ['format' => self::FORMAT];
+        if ($this->project->climate !== null && $this->project->indoors !== null) {
+            $document['climate'] = ['months' => $this->months($this->project->climate, $this->project->indoors)];
+        }
         if ($this->assemblies !== []) {
             $document['assemblies'] = array_map(fn (AssemblyAssessment $a): array => $a->toArray(), $this->assemblies);
         }
@@ -61,6 +67,24 @@ final readonly class Assessment
             'source' => $finding->source->toArray(),
             'accepted' => null,
         ];
+    }
+
+    /** @return list<array<string, float>> the two airs and their dew points, January first */
+    private function months(Climate $climate, IndoorAir $indoors): array
+    {
+        $months = [];
+        foreach ($climate->months as $m => $outdoors) {
+            $air = $indoors->during($m, $outdoors);
+            $months[] = [
+                'outdoor_c' => $outdoors->celsius,
+                'outdoor_dew_point_c' => Air::dewPoint($outdoors->vapourPressure()),
+                'indoor_c' => $air['celsius'],
+                'indoor_rh_pct' => 100 * $air['pressure'] / Air::saturation($air['celsius']),
+                'indoor_dew_point_c' => Air::dewPoint($air['pressure']),
+            ];
+        }
+
+        return $months;
     }
 
     /** The rain trace comes later; until then a detail says so rather than passing in silence. */

@@ -43,8 +43,8 @@ class DocumentController
     #[OA\Post(path: '/api/projects/{project}/assess', operationId: 'assessDraft', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'figures and findings of the draft', content: new OA\JsonContent(ref: '#/components/schemas/Assessment')), new OA\Response(response: 422, description: 'cannot be used')])]
     public function assess(Request $request, Project $project): JsonResponse
     {
-        $given = $request->validate(['content' => 'required|array', 'units' => 'nullable|in:si,us']);
-        $core = $this->store->draft($project, DocumentKind::Assembly, '', $request->input('content'));
+        $given = $request->validate(['kind' => 'required|in:brief,assembly', 'content' => 'required|array', 'units' => 'nullable|in:si,us']);
+        $core = $this->store->draft($project, DocumentKind::from($given['kind']), $request->input('content'));
         $units = isset($given['units']) ? UnitSystem::from($given['units']) : $core->units;
 
         return JsonResponse::fromJsonString(json_encode((new Assessment($core))->toArray(new Words($units)), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
@@ -60,7 +60,7 @@ class DocumentController
         $parameters += $core->headOfWater() === null ? [] : ['head_of_water_mm' => $core->headOfWater()];
         $detail = (new FlangedUnitInFastenedSheet)->make($given['id'], $given['title'], $parameters, new Materials($core->materials->own, $core->materials->catalogue));
         // Through the reader as well, so that nothing is drawn that could not be saved.
-        $read = $this->store->draft($project, DocumentKind::Detail, $given['id'], DetailWriter::write($detail))->details[0];
+        $read = $this->store->draft($project, DocumentKind::Detail, DetailWriter::write($detail))->details[0];
 
         return new JsonResponse(SequenceSheet::of($read, new Words(isset($given['units']) ? UnitSystem::from($given['units']) : $core->units)));
     }

@@ -97,6 +97,7 @@ final readonly class Profile
                     'saturation_pa' => $this->saturation[$node],
                     'vapour_pressure_pa' => $this->pressure[$node],
                     'vapour_pressure_uncapped_pa' => $this->uncapped[$node],
+                    'dew_point_c' => Air::dewPoint($this->pressure[$node]),
                 ];
             }
         }

@@ -676,6 +676,7 @@ export interface components {
             saturation_pa: number;
             vapour_pressure_pa: number;
             vapour_pressure_uncapped_pa: number;
+            dew_point_c: number;
         };
         Profile: {
             name: string;
@@ -755,6 +756,15 @@ export interface components {
         Assessment: {
             /** @constant */
             format: "apron-assessment/1";
+            climate?: {
+                months: {
+                    outdoor_c: number;
+                    outdoor_dew_point_c: number;
+                    indoor_c: number;
+                    indoor_rh_pct: number;
+                    indoor_dew_point_c: number;
+                }[];
+            };
             assemblies?: components["schemas"]["AssemblyFigures"][];
             findings: components["schemas"]["Finding"][];
         };

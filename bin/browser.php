@@ -1,0 +1,97 @@
+<?php
+
+// A headless Chromium for the screenshots and the browser tests, each with a profile of its own.
+
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverDimension;
+use Symfony\Component\Process\Process;
+
+final class Browser
+{
+    public readonly RemoteWebDriver $driver;
+
+    private Process $service;
+
+    private string $profile;
+
+    public function __construct(private readonly string $url, int $width = 1280, int $height = 800)
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0');
+        $name = (string) stream_socket_get_name($socket, false);
+        fclose($socket);
+        $port = substr($name, strrpos($name, ':') + 1);
+        $this->service = new Process(['/usr/bin/chromedriver', "--port=$port", '--log-level=SEVERE'], timeout: null);
+        $this->service->start();
+        $until = microtime(true) + 20;
+        while (($answer = @fsockopen('127.0.0.1', (int) $port)) === false && microtime(true) < $until) {
+            usleep(50000);
+        }
+        is_resource($answer) && fclose($answer);
+        $this->profile = sys_get_temp_dir().'/apron-browser-'.bin2hex(random_bytes(6));
+        $options = (new ChromeOptions)->addArguments([
+            '--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update',
+            '--disable-sync', '--disable-dev-shm-usage', '--hide-scrollbars', '--force-device-scale-factor=1', "--user-data-dir={$this->profile}",
+        ]);
+        $this->driver = RemoteWebDriver::create("http://127.0.0.1:$port", DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options)->setCapability('goog:loggingPrefs', ['browser' => 'ALL']), 30000, 60000);
+        $this->size($width, $height);
+    }
+
+    public function size(int $width, int $height, bool $phone = false): void
+    {
+        $this->driver->manage()->window()->setSize(new WebDriverDimension($width, $height));
+        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $phone]);
+    }
+
+    public function open(string $path): void
+    {
+        $this->driver->get($this->url.$path);
+    }
+
+    /** Signs in as a person of the demo, consultant or inspector. */
+    public function signIn(string $who): void
+    {
+        $this->open('/sign-in');
+        $this->see('[name=email]')->sendKeys("$who@demo.test");
+        $this->driver->findElement(WebDriverBy::name('password'))->sendKeys('lapped-outward')->submit();
+        $this->until('return location.pathname === "/" && document.querySelector("h2") !== null');
+    }
+
+    /** Waits until a CSS selector finds something to see. */
+    public function see(string $selector): Facebook\WebDriver\Remote\RemoteWebElement
+    {
+        $this->until('const e = document.querySelector('.json_encode($selector).'); return e !== null && e.getClientRects().length > 0', $selector);
+
+        return $this->driver->findElement(WebDriverBy::cssSelector($selector));
+    }
+
+    /** Waits for a state of the page: a script that returns true. */
+    public function until(string $script, ?string $what = null): void
+    {
+        $until = microtime(true) + 20;
+        while ($this->driver->executeScript($script) !== true) {
+            if (microtime(true) > $until) {
+                throw new RuntimeException('Waited in vain for '.($what ?? $script).' at '.$this->driver->getCurrentURL()."\n".mb_substr((string) $this->driver->executeScript('return document.body.innerText'), 0, 1500).json_encode($this->driver->manage()->getLog('browser')));
+            }
+            usleep(40000);
+        }
+    }
+
+    public function text(string $selector): string
+    {
+        return $this->see($selector)->getText();
+    }
+
+    public function close(): void
+    {
+        try {
+            $this->driver->quit();
+        } finally {
+            $this->service->stop(5);
+            (new Process(['rm', '-rf', $this->profile]))->run();
+        }
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+// ./apron shots : one picture of each main view, from the demo.
+
+require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/browser.php';
+
+$folder = getenv('APRON_SHOTS') ?: dirname(__DIR__).'/docs/screenshots';
+@mkdir($folder, 0777, true);
+$only = array_slice($argv, 1);
+$browser = new Browser((string) getenv('APRON_URL'));
+$browser->signIn('consultant');
+$browser->see('a[href^="/p/"]')->click();
+$browser->until('return /^\/p\/[^/]+\/brief/.test(location.pathname)');
+$project = explode('/', (string) parse_url($browser->driver->getCurrentURL(), PHP_URL_PATH))[2];
+
+$views = [
+    'brief' => ['brief', '[data-line="indoor dew point"]', null],
+    'assembly' => ['assemblies/w1?layer=l3', '[data-figure=u]', null],
+    'assembly-steel-stud' => ['assemblies/w2', '[data-finding]', null],
+    'findings' => ['findings', '[data-finding]', null],
+    'sequence' => ['sequences/o4', '[data-drawing=unfolded]', 'document.querySelector("[data-step=\"6\"]").click()'],
+    'site' => ['site', '[data-check]', null],
+    'report' => ['report', 'button.act', null],
+    'phone-checks' => ['site', '[data-check]', null],
+    'phone-reading' => ['site/check/o4.head-strip-past-jamb.left', '[data-drawing=unfolded]', '[["4"],["6"],["mm"]].forEach(([k]) => document.querySelector(`button[aria-label="${k}"]`).click())'],
+    'phone-faults' => ['site/faults', '[data-fault]', null],
+];
+foreach ($views as $name => [$path, $wait, $script]) {
+    if ($only !== [] && ! in_array($name, $only, true)) {
+        continue;
+    }
+    str_starts_with($name, 'phone') ? $browser->size(390, 844, true) : $browser->size(1280, 800);
+    $browser->open("/p/$project/$path");
+    $browser->see($wait);
+    $browser->until('return document.fonts.status === "loaded" && !/opening the sheet|assessing/.test(document.body.innerText)');
+    if ($script !== null) {
+        $browser->driver->executeScript($script);
+    }
+    // Two frames after the last change everything is painted.
+    $browser->driver->executeAsyncScript('const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(() => done()))');
+    $browser->driver->takeScreenshot("$folder/$name.png");
+    echo "$name.png\n";
+}
+$browser->close();

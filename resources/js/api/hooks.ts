@@ -1,0 +1,58 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useParams } from 'react-router';
+import { useUnits } from '../ui/units';
+import { get } from './client';
+import type { Assessment, Climate, Material, ProjectDocuments, ReportState, SequenceSheet, SiteSheet } from './types';
+
+export function useProjectId(): string {
+  return useParams().project ?? '';
+}
+
+export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => get<{ name: string; role: string }>('/me'), retry: false });
+export const useClimates = () => useQuery({ queryKey: ['climates'], queryFn: () => get<Climate[]>('/climates') });
+
+export function useDocuments() {
+  const id = useProjectId();
+  return useQuery({ queryKey: ['project', id], queryFn: () => get<ProjectDocuments>(`/projects/${id}`), enabled: id !== '' });
+}
+
+export function useAssessment() {
+  const id = useProjectId();
+  const { units } = useUnits();
+  return useQuery({ queryKey: ['assessment', id, units], queryFn: () => get<Assessment>(`/projects/${id}/assessment?units=${units}`), enabled: id !== '' });
+}
+
+export function useMaterials() {
+  const id = useProjectId();
+  return useQuery({ queryKey: ['materials', id], queryFn: () => get<Material[]>(`/projects/${id}/materials`) });
+}
+
+export function useSequence(key: string | undefined) {
+  const id = useProjectId();
+  const { units } = useUnits();
+  return useQuery({ queryKey: ['sequence', id, key, units], queryFn: () => get<SequenceSheet>(`/projects/${id}/sequences/${key}?units=${units}`), enabled: key !== undefined });
+}
+
+export function useSite() {
+  const id = useProjectId();
+  const { units } = useUnits();
+  return useQuery({ queryKey: ['site', id, units], queryFn: () => get<SiteSheet>(`/projects/${id}/site?units=${units}`) });
+}
+
+export function useReports() {
+  const id = useProjectId();
+  return useQuery({
+    queryKey: ['reports', id],
+    queryFn: () => get<ReportState[]>(`/projects/${id}/reports`),
+    refetchInterval: (query) => (query.state.data?.some((r) => r.state === 'queued' || r.state === 'printing') ? 500 : false),
+  });
+}
+
+/** After something was saved: all that is reckoned from it is asked for again. */
+export function useRefresh() {
+  const client = useQueryClient();
+  const id = useProjectId();
+  return () => {
+    for (const key of ['project', 'assessment', 'sequence', 'site', 'materials']) void client.invalidateQueries({ queryKey: [key, id] });
+  };
+}

@@ -1,0 +1,46 @@
+import type { components } from './schema';
+
+type Schemas = components['schemas'];
+
+export type Assembly = Schemas['Assembly'];
+export type Layer = Schemas['Layer'];
+export type Control = Schemas['Control'];
+export type Material = Schemas['Material'];
+export type Climate = Schemas['Climate'];
+export type IndoorAir = Schemas['IndoorAir'];
+export type BriefContent = Schemas['BriefContent'];
+export type Detail = Schemas['Detail'];
+export type Piece = Schemas['Piece'];
+export type Patch = Schemas['Patch'];
+export type Assessment = Schemas['Assessment'];
+export type AssemblyFigures = Schemas['AssemblyFigures'];
+export type Profile = Schemas['Profile'];
+export type Plane = Schemas['Plane'];
+export type Finding = Schemas['Finding'];
+export type Severity = Finding['severity'];
+export type ProjectDocuments = Schemas['ProjectDocuments'];
+export type ProjectFile = Schemas['ProjectFile'];
+export type SequenceSheet = Schemas['SequenceSheet'];
+export type SiteSheet = Schemas['SiteSheet'];
+export type SiteCheck = Schemas['SiteCheck'];
+export type SiteEvent = Schemas['SiteEvent'];
+export type Fault = Schemas['Fault'];
+export type Check = Schemas['Check'];
+export type Units = 'si' | 'us';
+
+/** One document of a project, with the revision it was read at. */
+export interface Doc<T> {
+  kind: string;
+  key: string;
+  revision: number;
+  content: T;
+}
+
+export interface ReportState {
+  id: string;
+  state: 'queued' | 'printing' | 'done' | 'failed' | 'cancelled';
+  percent: number;
+  doing: string;
+  by: string;
+  at: string;
+}

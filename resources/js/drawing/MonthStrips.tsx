@@ -1,0 +1,51 @@
+import type { Assembly, AssemblyFigures, Material, Plane, Units } from '../api/types';
+import { show } from '../quantity/show';
+
+const LETTERS = ['J', 'F', 'M', 'A', 'M', 'J', 'J', 'A', 'S', 'O', 'N', 'D'];
+
+/** The year at each place that gets wet, twelve cells from January: filled where water gathers, hollow where it dries. */
+export function MonthStrips({ assembly, figures, materials, units, most = 4 }: { assembly: Assembly; figures: AssemblyFigures; materials: Map<string, Material>; units: Units; most?: number }) {
+  const year = figures.year;
+  if (!year) return null;
+  const planes = [...year.planes].sort((a, b) => b.peak_g_m2 - a.peak_g_m2).slice(0, most);
+  const row = 34;
+  const height = 26 + Math.max(1, planes.length) * row;
+  const greatest = Math.max(1e-9, ...planes.flatMap((p) => p.months.map((m) => Math.abs(m.condensation_g_m2))));
+  const [x0, cell] = [232, 38];
+  return (
+    <svg viewBox={`0 0 800 ${height}`} className="block w-full" role="img" aria-label={`The year: ${year.verdict}`} data-drawing="year">
+      {planes.length === 0 && <text x="46" y="20" fontSize="12">The year: nothing condenses in any month.</text>}
+      {planes.map((plane, p) => {
+        const base = 20 + p * row;
+        return (
+          <g key={p}>
+            <text x="46" y={base + 4} fontSize="12">{placeName(plane, assembly, materials, units)}</text>
+            <path d={`M${x0} ${base}h${12 * cell}`} stroke="var(--color-ink)" strokeWidth="0.8" />
+            {plane.months.map((m) => {
+              const h = (Math.abs(m.condensation_g_m2) / greatest) * 14;
+              const x = x0 + (m.month - 1) * cell;
+              return (
+                <g key={m.month}>
+                  <path d={`M${x} ${base - 14}v28`} stroke="var(--color-hair)" strokeWidth="0.6" />
+                  {h > 0.2 && (m.condensation_g_m2 > 0
+                    ? <rect x={x + 4} y={base - h} width={cell - 8} height={h} fill="var(--color-water)" />
+                    : <rect x={x + 4} y={base} width={cell - 8} height={h} fill="#fff" stroke="var(--color-water)" />)}
+                  {m.accumulated_g_m2 > 0.05 && <path d={`M${x + 2} ${base + 16}h${cell - 4}`} stroke="var(--color-water)" strokeWidth="1.6" />}
+                </g>
+              );
+            })}
+            <text x={x0 + 12 * cell + 8} y={base + 4} fontSize="11">peak {show(plane.peak_g_m2, 'water', units)}</text>
+          </g>
+        );
+      })}
+      {planes.length > 0 && LETTERS.map((letter, i) => <text key={i} x={x0 + (i + 0.5) * cell} y={height - 4} textAnchor="middle" fontSize="11" fill="var(--color-faint)">{letter}</text>)}
+    </svg>
+  );
+}
+
+export function placeName(plane: Pick<Plane, 'interface' | 'layer' | 'depth_mm'>, assembly: Assembly, materials: Map<string, Material>, units: Units): string {
+  const name = (i: number) => short(materials.get(assembly.layers[i]?.material ?? '')?.name ?? '');
+  return plane.interface !== undefined ? `${name(plane.interface - 1)} | ${name(plane.interface)}` : `in ${name(plane.layer ?? 0)}, ${show(plane.depth_mm, 'length', units)}`;
+}
+
+const short = (name: string) => (name.length > 17 ? `${name.slice(0, 16)}…` : name);

@@ -1,0 +1,150 @@
+import { useId } from 'react';
+import type { Check, Detail, Patch, Piece, SequenceSheet, Units } from '../api/types';
+import { show } from '../quantity/show';
+import { Hatch } from './Hatch';
+
+export const FACES = ['face', 'sill', 'jamb-left', 'jamb-right', 'head'] as const;
+
+const COLOUR: Record<string, string> = { sheet: '#5f7075', membrane: 'var(--color-air)', formable: 'var(--color-water)', tape: 'var(--color-vapour)', unit: 'var(--color-ink)' };
+
+interface Props {
+  sheet: SequenceSheet;
+  step: number;
+  units: Units;
+  selected?: string | null;
+  onSelect?: (piece: string) => void;
+  measured?: Check['measured'];
+  /** mm on the face to show; the whole of it where left out */
+  window?: [u0: number, v0: number, u1: number, v1: number];
+  dimensions?: boolean;
+}
+
+/** An opening unfolded flat, seen from outside: the returns laid back into the hole, pieces in the order they are laid. */
+export function Unfolded({ sheet, step, units, selected = null, onSelect, measured = null, window, dimensions = true }: Props) {
+  const clip = useId();
+  const detail = sheet.detail;
+  const opening = detail.opening;
+  if (!opening) return <p>This detail is not an opening; it has no drawing yet.</p>;
+  const { width_mm: W, height_mm: H, depth_mm: D, margin_mm: M } = opening;
+  const [u0, v0, u1, v1] = window ?? [-M, -M, W + M, H + M];
+  const scale = 1000 / Math.max(u1 - u0, v1 - v0);
+  // Returns deeper than half the hole would lie over each other, so they are drawn short.
+  const deep = Math.min(D, W / 2.2, H / 2.2) / D;
+  const X = (u: number) => (u - u0) * scale;
+  const Y = (v: number) => (v1 - v) * scale;
+
+  const box = (patch: Pick<Patch, 'facet' | 'rect'>) => {
+    const [a, b, c, d] = patch.rect as [number, number, number, number];
+    const map: Record<string, [number, number, number, number]> = {
+      face: [a, b, c, d],
+      sill: [a, b * deep, c, d * deep],
+      head: [a, H - d * deep, c, H - b * deep],
+      'jamb-left': [a * deep, b, c * deep, d],
+      'jamb-right': [W - c * deep, b, W - a * deep, d],
+    };
+    const [x0, y0, x1, y1] = map[patch.facet] ?? [0, 0, 0, 0];
+    return { x: X(x0), y: Y(y1), width: (x1 - x0) * scale, height: (y1 - y0) * scale };
+  };
+  const edge = deep * D;
+  const mitre: Record<string, string> = {
+    sill: `M${X(0)} ${Y(0)}L${X(edge)} ${Y(edge)}H${X(W - edge)}L${X(W)} ${Y(0)}z`,
+    head: `M${X(0)} ${Y(H)}L${X(edge)} ${Y(H - edge)}H${X(W - edge)}L${X(W)} ${Y(H)}z`,
+    'jamb-left': `M${X(0)} ${Y(0)}L${X(edge)} ${Y(edge)}V${Y(H - edge)}L${X(0)} ${Y(H)}z`,
+    'jamb-right': `M${X(W)} ${Y(0)}L${X(W - edge)} ${Y(edge)}V${Y(H - edge)}L${X(W)} ${Y(H)}z`,
+  };
+  const laid = inOrder(detail, step);
+  const numbered = new Set<string>();
+  const size = window ? 26 : 30;
+  return (
+    <svg viewBox={`-8 -8 ${(u1 - u0) * scale + 16} ${(v1 - v0) * scale + 16}`} className="block h-full w-full" role="group" aria-label={`${detail.title}, unfolded, after step ${step}`} data-drawing="unfolded">
+      {Object.entries(mitre).map(([facet, d]) => <clipPath key={facet} id={`${clip}${facet}`}><path d={d} /></clipPath>)}
+      <clipPath id={`${clip}face`}><rect x="-4" y="-4" width={(u1 - u0) * scale + 8} height={(v1 - v0) * scale + 8} /></clipPath>
+      <rect x={X(u0)} y={Y(v1)} width={(u1 - u0) * scale} height={(v1 - v0) * scale} fill="#fff" stroke="var(--color-ink)" strokeWidth="1.5" />
+      <path d={`M${X(0)} ${Y(0)}H${X(W)}V${Y(H)}H${X(0)}z`} fill="#fff" stroke="var(--color-ink)" strokeWidth="2" />
+      {Object.entries(mitre).map(([facet, d]) => <path key={facet} d={d} fill="none" stroke="var(--color-hair)" strokeWidth="1.2" />)}
+      {laid.map(({ piece, patch }) => {
+        const b = box(patch);
+        const unit = piece.kind === 'unit';
+        const colour = COLOUR[piece.kind] ?? 'var(--color-ink)';
+        const now = (patch.step ?? piece.step) === step;
+        return (
+          <g key={patch.id} clipPath={`url(#${clip}${patch.facet})`} onClick={() => onSelect?.(piece.id)} data-piece={piece.id} data-patch={patch.id} style={{ cursor: onSelect ? 'pointer' : undefined }}>
+            <rect {...b} fill={unit ? '#eef3f5' : '#fff'} fillOpacity={unit ? 0.82 : 1} />
+            {!unit && <Hatch {...b} family={sheet.families[piece.id] ?? ''} colour={colour} />}
+            <rect {...b} fill="none" stroke={colour} strokeWidth={selected === piece.id ? 5 : now ? 3.4 : 1.4} />
+            {unit && <Frame b={b} flange={flangeOf(detail) * scale} />}
+          </g>
+        );
+      })}
+      {upcoming(detail, step).map(({ patch }) => <rect key={patch.id} {...box(patch)} fill="none" stroke="var(--color-ink)" strokeWidth="2" strokeDasharray="12 8" pointerEvents="none" />)}
+      {!window && laid.map(({ piece, patch }) => {
+        const number = patch.step ?? piece.step;
+        if (patch.facet !== 'face' || numbered.has(`${piece.id}${number}`)) return null;
+        numbered.add(`${piece.id}${number}`);
+        const b = box(patch);
+        const at = number === 1 ? { x: b.x + 40, y: b.y + b.height - 40 } : piece.kind === 'unit' ? { x: b.x + b.width / 2, y: b.y + b.height / 2 } : { x: b.x + b.width / 2, y: b.y + b.height * (piece.role === 'pan' ? 0.5 : 0.42) };
+        return <g key={`n${patch.id}`} pointerEvents="none"><circle cx={at.x} cy={at.y} r="17" fill={number === step ? 'var(--color-ink)' : '#fff'} stroke="var(--color-ink)" strokeWidth="2" /><text x={at.x} y={at.y + 7} textAnchor="middle" fontSize="20" fontWeight="700" fill={number === step ? '#fff' : 'var(--color-ink)'}>{number}</text></g>;
+      })}
+      {dimensions && !window && <>
+        <Dimension x0={X(0)} y0={Y(-M / 1.35)} x1={X(W)} y1={Y(-M / 1.35)} text={show(W, 'length', units)} />
+        <Dimension x0={X(W + M / 1.25)} y0={Y(0)} x1={X(W + M / 1.25)} y1={Y(H)} text={show(H, 'length', units)} />
+      </>}
+      {measured && <Measured {...{ measured, box }} size={size} />}
+    </svg>
+  );
+}
+
+interface Laid {
+  piece: Piece;
+  patch: Patch;
+}
+
+/** Everything that lies at the end of a step, in the order it came to rest. */
+function inOrder(detail: Detail, step: number): Laid[] {
+  return detail.pieces.flatMap((piece) => piece.patches.map((patch) => ({ piece, patch })))
+    .filter(({ piece, patch }) => (patch.step ?? piece.step) <= step)
+    .sort((a, b) => (a.patch.step ?? a.piece.step) - (b.patch.step ?? b.piece.step));
+}
+
+/** Parts of pieces already here that come to rest later: a flap still held up. */
+function upcoming(detail: Detail, step: number): Laid[] {
+  return detail.pieces.flatMap((piece) => piece.patches.map((patch) => ({ piece, patch }))).filter(({ piece, patch }) => piece.step <= step && (patch.step ?? piece.step) > step);
+}
+
+const flangeOf = (detail: Detail) => {
+  const flange = detail.generated?.parameters.flange_mm;
+  return typeof flange === 'number' ? flange : 35;
+};
+
+function Frame({ b, flange }: { b: { x: number; y: number; width: number; height: number }; flange: number }) {
+  const inset = (by: number) => ({ x: b.x + by, y: b.y + by, width: b.width - 2 * by, height: b.height - 2 * by });
+  return <><rect {...inset(flange)} fill="none" stroke="var(--color-ink)" strokeWidth="2" /><rect {...inset(flange + 26)} fill="none" stroke="var(--color-ink)" strokeWidth="1" /></>;
+}
+
+function Dimension({ x0, y0, x1, y1, text }: { x0: number; y0: number; x1: number; y1: number; text: string }) {
+  const upright = x0 === x1;
+  const [mx, my] = [(x0 + x1) / 2, (y0 + y1) / 2];
+  return (
+    <g pointerEvents="none">
+      <path d={upright ? `M${x0 - 9} ${y0}h18M${x0} ${y0}V${y1}m-9 0h18` : `M${x0} ${y0 - 9}v18M${x0} ${y0}H${x1}m0 -9v18`} stroke="var(--color-ink)" strokeWidth="1.4" />
+      <g transform={upright ? `rotate(-90 ${mx} ${my})` : undefined}>
+        <rect x={mx - text.length * 6.5} y={my - 15} width={text.length * 13} height="30" fill="#fff" />
+        <text x={mx} y={my + 8} textAnchor="middle" fontSize="23">{text}</text>
+      </g>
+    </g>
+  );
+}
+
+function Measured({ measured, box, size }: { measured: NonNullable<Check['measured']>; box: (p: Pick<Patch, 'facet' | 'rect'>) => { x: number; y: number; width: number; height: number }; size: number }) {
+  const [a, b] = measured.from as [number, number];
+  const [c, d] = measured.to as [number, number];
+  const at = box({ facet: measured.facet, rect: [Math.min(a, c), Math.min(b, d), Math.max(a, c), Math.max(b, d)] });
+  const upright = at.height > at.width;
+  const path = upright ? `M${at.x - 12} ${at.y}h24M${at.x} ${at.y}v${at.height}m-12 0h24` : `M${at.x} ${at.y - 12}v24M${at.x} ${at.y}h${at.width}m0 -12v24`;
+  return (
+    <g pointerEvents="none">
+      <path d={path} fill="none" stroke="#fff" strokeWidth="12" /><path d={path} fill="none" stroke="var(--color-fail)" strokeWidth="6" />
+      <text x={upright ? at.x + 20 : at.x + at.width / 2} y={upright ? at.y + at.height / 2 + 9 : at.y - 22} fontSize={size + 8} fontWeight="700" textAnchor={upright ? 'start' : 'middle'} fill="var(--color-fail)" stroke="#fff" strokeWidth="7" paintOrder="stroke">here</text>
+    </g>
+  );
+}

@@ -1,0 +1,48 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { lazy, StrictMode, Suspense } from 'react';
+import { createRoot } from 'react-dom/client';
+import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { Projects } from './steps/Projects';
+import { SignIn } from './steps/SignIn';
+import { Later } from './steps/later/Later';
+import { STEPS } from './ui/steps';
+import { ThreadProvider } from './ui/threads';
+import { UnitsProvider } from './ui/units';
+
+// Each step is fetched when it is first opened: the first load is the frame and one screen.
+const Brief = lazy(() => import('./steps/brief/Brief'));
+const Assemblies = lazy(() => import('./steps/assemblies/Assemblies'));
+const Sequences = lazy(() => import('./steps/sequences/Sequences'));
+const Site = lazy(() => import('./steps/site/Site'));
+const Report = lazy(() => import('./steps/report/Report'));
+const Findings = lazy(() => import('./steps/findings/Findings'));
+
+const router = createBrowserRouter([
+  { path: '/sign-in', element: <SignIn /> },
+  { path: '/', element: <Projects /> },
+  { path: '/p/:project', element: <Navigate to="brief" replace /> },
+  { path: '/p/:project/brief', element: <Brief /> },
+  { path: '/p/:project/assemblies/:key?', element: <Assemblies /> },
+  { path: '/p/:project/sequences/:key?', element: <Sequences /> },
+  { path: '/p/:project/site/:what?/:check?', element: <Site /> },
+  { path: '/p/:project/report', element: <Report /> },
+  { path: '/p/:project/findings', element: <Findings /> },
+  ...STEPS.filter((step) => step.later).map((step) => ({ path: `/p/:project/${step.path}`, element: <Later step={step} /> })),
+  { path: '*', element: <Navigate to="/" replace /> },
+]);
+
+const client = new QueryClient({ defaultOptions: { queries: { staleTime: 5000, refetchOnWindowFocus: false, retry: 1 } } });
+
+createRoot(document.getElementById('apron') as HTMLElement).render(
+  <StrictMode>
+    <QueryClientProvider client={client}>
+      <UnitsProvider>
+        <ThreadProvider>
+          <Suspense fallback={<p className="p-8 text-faint">opening the sheet …</p>}>
+            <RouterProvider router={router} />
+          </Suspense>
+        </ThreadProvider>
+      </UnitsProvider>
+    </QueryClientProvider>
+  </StrictMode>,
+);

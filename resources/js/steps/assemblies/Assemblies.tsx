@@ -1,0 +1,180 @@
+import { useEffect, useMemo, useState, type KeyboardEvent } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { ulid } from 'ulid';
+import { useDocuments, useMaterials, useProjectId } from '../../api/hooks';
+import { post, put, Refused } from '../../api/client';
+import type { Assembly, Assessment, Control, Doc, Layer, Material } from '../../api/types';
+import { MonthStrips } from '../../drawing/MonthStrips';
+import { Section } from '../../drawing/Section';
+import { Frame } from '../../ui/Frame';
+import { useKeys } from '../../ui/keys';
+import { useThread } from '../../ui/threads';
+import { useDraft } from '../../ui/useDraft';
+import { useUnits } from '../../ui/units';
+import { LayerBench } from './LayerBench';
+import { MaterialPicker } from './MaterialPicker';
+import { Reckoning } from './Reckoning';
+
+const OWN_KEYS: [string, string][] = [
+  ['← →', 'the next layer in or out'], ['Alt+← Alt+→', 'move the layer'], ['0–9 on a layer', 'type its thickness'], ['Enter', 'its thickness, as it is'],
+  ['m', 'another material for it'], ['n', 'a new layer outside of it'], ['Delete', 'take it out'], ['Shift+W A V H', 'the layer carries this control, or no longer'],
+];
+
+export default function Assemblies() {
+  const documents = useDocuments();
+  const { key } = useParams();
+  const project = useProjectId();
+  const navigate = useNavigate();
+  const all = documents.data?.assemblies as Doc<Assembly>[] | undefined;
+  const doc = all?.find((d) => d.key === key) ?? (key === undefined ? all?.[0] : undefined);
+  const mayEdit = documents.data?.may_edit ?? false;
+
+  const begin = async () => {
+    const taken = new Set(all?.map((d) => d.key));
+    let n = (all?.length ?? 0) + 1;
+    while (taken.has(`w${n}`)) n++;
+    const content: Assembly = { id: `w${n}`, name: `Wall ${n}`, kind: 'wall', layers: [{ id: 'l1', material: 'gypsum-board', thickness_mm: 12.7 }, { id: 'l2', material: 'mineral-wool-board', thickness_mm: 100, controls: ['heat'] }] };
+    await put(`/projects/${project}/documents/assembly/${content.id}`, { revision: 0, content });
+    await documents.refetch();
+    navigate(`/p/${project}/assemblies/${content.id}`);
+  };
+
+  const list = (
+    <p className="flex flex-wrap gap-x-4 text-[12px]">
+      {all?.map((d) => <Link key={d.key} to={`/p/${project}/assemblies/${d.key}`} aria-current={d === doc ? 'page' : undefined} className={d === doc ? 'font-bold' : 'link text-faint'}>{d.key} {d.content.name}</Link>)}
+      {mayEdit && <button className="link" onClick={() => void begin()}>new assembly</button>}
+    </p>
+  );
+  if (!doc) {
+    return (
+      <Frame sheet="2 Assemblies" reckoning={null} keys={OWN_KEYS}>
+        <div className="px-14 py-6">{list}<h1 className="my-3 text-lg font-bold">Assemblies</h1>{documents.data && <p className="max-w-[40rem] text-[15px]">{key ? `There is no assembly “${key}” in this project.` : 'No wall or roof yet. Begin with two layers and build it up on the drawing, inside to outside.'}</p>}</div>
+      </Frame>
+    );
+  }
+  return <AssemblySheet key={doc.key} doc={doc} list={list} mayEdit={mayEdit} />;
+}
+
+function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React.ReactNode; mayEdit: boolean }) {
+  const draft = useDraft(doc, mayEdit);
+  const project = useProjectId();
+  const { units } = useUnits();
+  const { thread } = useThread();
+  const [params] = useSearchParams();
+  const materialList = useMaterials();
+  const materials = useMemo(() => new Map((materialList.data ?? []).map((m) => [m.id, m])), [materialList.data]);
+  const assembly = draft.content;
+  const [selected, setSelected] = useState<number | null>(null);
+  const [seed, setSeed] = useState<string>();
+  const [picking, setPicking] = useState<'new' | 'change' | null>(null);
+  const [assessed, setAssessed] = useState<Assessment>();
+  const [why, setWhy] = useState<string | null>(null);
+  const asked = params.get('layer');
+
+  useEffect(() => {
+    const at = assembly.layers.findIndex((l) => l.id === asked);
+    if (at >= 0) setSelected(at);
+    // only when a finding led here, not at every edit
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [asked]);
+
+  useEffect(() => {
+    const stop = new AbortController();
+    const asking = performance.now();
+    post<Assessment>(`/projects/${project}/assess`, { kind: 'assembly', content: assembly, units }, stop.signal)
+      .then((answer) => {
+        setAssessed(answer);
+        setWhy(null);
+        requestAnimationFrame(() => performance.measure('apron verdict', { start: asking }));
+      })
+      .catch((error: unknown) => { if (error instanceof Refused) setWhy(error.message); });
+    return () => stop.abort();
+  }, [assembly, project, units]);
+
+  const at = selected === null ? null : Math.min(selected, assembly.layers.length - 1);
+  const layer = at === null ? undefined : assembly.layers[at];
+  const setLayers = (layers: Layer[], select?: number) => {
+    draft.change({ ...assembly, layers });
+    if (select !== undefined) setSelected(Math.max(0, Math.min(layers.length - 1, select)));
+  };
+  const setLayer = (part: Partial<Layer>) => { if (at !== null) setLayers(assembly.layers.map((l, i) => (i === at ? clean({ ...l, ...part }) : l))); };
+  const move = (by: number) => {
+    if (at === null || at + by < 0 || at + by >= assembly.layers.length) return;
+    const layers = [...assembly.layers];
+    const [taken] = layers.splice(at, 1);
+    layers.splice(at + by, 0, taken as Layer);
+    setLayers(layers, at + by);
+  };
+  const take = () => { if (at !== null && assembly.layers.length > 1) setLayers(assembly.layers.filter((_, i) => i !== at), at); };
+  const choose = (material: Material) => {
+    if (picking === 'new') {
+      const fresh: Layer = { id: ulid().toLowerCase(), material: material.id, thickness_mm: material.usual_thickness_mm ?? 25 };
+      const place = at === null ? assembly.layers.length : at + 1;
+      setLayers([...assembly.layers.slice(0, place), fresh, ...assembly.layers.slice(place)], place);
+    } else if (layer) {
+      setLayer({ material: material.id, ...(material.family === 'air' ? {} : { air: undefined }) });
+    }
+    setPicking(null);
+  };
+  const carry = (control: Control) => {
+    if (!layer) return;
+    const has = layer.controls?.includes(control);
+    setLayer({ controls: has ? layer.controls?.filter((c) => c !== control) : [...(layer.controls ?? []), control] });
+  };
+  useKeys({ undo: draft.undo, redo: draft.redo, W: () => carry('water'), A: () => carry('air'), V: () => carry('vapour'), H: () => carry('heat'), ...(mayEdit ? { n: () => setPicking('new'), m: () => { if (layer) setPicking('change'); } } : {}) });
+
+  const keyDown = (event: KeyboardEvent, i: number) => {
+    const done = () => { event.preventDefault(); event.stopPropagation(); event.nativeEvent.stopImmediatePropagation(); };
+    const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
+    if (by !== 0) {
+      done();
+      if (event.altKey) move(by);
+      else setSelected(Math.max(0, Math.min(assembly.layers.length - 1, i + by)));
+    } else if (!mayEdit) {
+      return;
+    } else if (event.key === 'Delete' || event.key === 'Backspace') {
+      done();
+      take();
+    } else if (event.key === 'Enter') {
+      done();
+      setSeed('');
+    } else if (/^[0-9.]$/.test(event.key) && !event.ctrlKey && !event.metaKey && !event.altKey) {
+      done();
+      setSeed(event.key);
+    }
+  };
+
+  const figures = assessed?.assemblies?.[0];
+  return (
+    <Frame sheet={`2 Assembly ${assembly.id}`} keys={OWN_KEYS} reckoning={<Reckoning {...{ assembly, figures, layer, at, materials, draft, mayEdit }} findings={assessed?.findings ?? []} refused={why} />}>
+      <div className="px-6 py-3">
+        {list}
+        <label className="sr-only" htmlFor="assembly-name">Name</label>
+        <input id="assembly-name" className="mt-1 w-full border-transparent bg-transparent text-[17px] font-bold" value={assembly.name} disabled={!mayEdit} maxLength={200} onChange={(e) => { if (e.target.value.trim() !== '') draft.change({ ...assembly, name: e.target.value }); }} />
+        <Focused at={at}>
+          <Section {...{ assembly, figures, materials, units, thread }} selected={at} onSelect={setSelected} onKeyDown={keyDown} />
+        </Focused>
+        <LayerBench {...{ assembly, layer, at, materials, mayEdit, seed, setLayer, move, take, carry }} onSeeded={() => setSeed(undefined)} pick={setPicking} change={draft.change} />
+        {figures && <MonthStrips {...{ assembly, figures, materials, units }} />}
+      </div>
+      <MaterialPicker open={picking !== null} title={picking === 'new' ? 'A new layer of' : 'Make this layer of'} materials={materialList.data ?? []} choose={choose} close={() => setPicking(null)} />
+    </Frame>
+  );
+}
+
+/** Keeps the focus on the selected layer as it moves through the drawing. */
+function Focused({ at, children }: { at: number | null; children: React.ReactNode }) {
+  const [box, setBox] = useState<HTMLDivElement | null>(null);
+  useEffect(() => {
+    if (at === null || !box || !(box.contains(document.activeElement) || document.activeElement === document.body)) return;
+    box.querySelectorAll<SVGGElement>('[role=option]')[at]?.focus({ preventScroll: true });
+  }, [at, box]);
+  return <div ref={setBox}>{children}</div>;
+}
+
+/** Leaves out what is not said, as the file does. */
+function clean(layer: Layer): Layer {
+  const kept = Object.fromEntries(Object.entries(layer).filter(([, value]) => value !== undefined));
+  if (layer.controls?.length === 0) delete kept.controls;
+  return kept as Layer;
+}

@@ -1,0 +1,80 @@
+import { useState } from 'react';
+import type { Assembly, AssemblyFigures, Finding, Layer, Material } from '../../api/types';
+import { placeName } from '../../drawing/MonthStrips';
+import { show } from '../../quantity/show';
+import { FindingText } from '../../ui/findings';
+import { useKeys } from '../../ui/keys';
+import { SaveState } from '../../ui/SaveState';
+import type { useDraft } from '../../ui/useDraft';
+import { useUnits } from '../../ui/units';
+
+interface Props {
+  assembly: Assembly;
+  figures: AssemblyFigures | undefined;
+  layer: Layer | undefined;
+  at: number | null;
+  materials: Map<string, Material>;
+  findings: Finding[];
+  refused: string | null;
+  draft: ReturnType<typeof useDraft<Assembly>>;
+  mayEdit: boolean;
+}
+
+/** Figures and findings of the layer that is selected and of the whole; `.` shows where each figure is from. */
+export function Reckoning({ assembly, figures, layer, at, materials, findings, refused, draft, mayEdit }: Props) {
+  const { units } = useUnits();
+  const [sources, setSources] = useState(false);
+  useKeys({ '.': () => setSources((s) => !s) });
+  const material = layer && materials.get(layer.material);
+  const own = at === null ? undefined : figures?.layers[at];
+  const profile = figures?.profiles[0];
+  const outer = at === null ? undefined : profile?.interfaces[at + 1];
+  const wet = profile?.condensation[0];
+  return (
+    <>
+      {refused && <p role="alert" className="mb-2 whitespace-pre-line border border-fail p-2 text-fail">{refused}</p>}
+      {layer && (
+        <section className="pb-2" data-reckoning="layer">
+          <h2 className="pb-1 text-[15px] font-bold">{material?.name}, {show(layer.thickness_mm, 'thickness', units)}</h2>
+          <dl>
+            <Row name="R of this layer" value={own?.r_m2k_w === null ? 'left out' : show(own?.r_m2k_w, 'resistance', units)} source={sources ? material?.source?.name : undefined} />
+            <Row name="permeance" value={own ? show(own.permeance_ng_pa_s_m2, 'permeance', units) : ''} source={sources ? `${material?.source?.name} · class by IRC 2021 R202 (from memory)` : undefined} />
+            <Row name="vapour class" value={own ? (own.vapour_class === 'open' ? 'open' : `class ${own.vapour_class}`) : ''} />
+            {outer && <Row name="its outer face, coldest month" value={show(outer.temperature_c, 'temperature', units)} />}
+            {outer && <Row name="dew point there" value={show(outer.dew_point_c, 'temperature', units)} />}
+          </dl>
+          {material?.source?.kind === 'from-memory' && <p className="text-[11px] text-caution">figures from memory: {material.source.name}</p>}
+        </section>
+      )}
+      <section data-reckoning="assembly" className={layer ? 'border-t border-hair pt-2' : ''}>
+        <h2 className="pb-1 text-[15px] font-bold">{assembly.name}</h2>
+        {figures && (
+          <dl>
+            <Row name="R overall" id="r-total" exact={figures.r_total_m2k_w} value={show(figures.r_total_m2k_w, 'resistance', units)} source={sources ? 'ISO 6946:2017, 6.7, combined method' : undefined} />
+            <Row name="U" id="u" exact={figures.u_w_m2k} value={show(figures.u_w_m2k, 'u', units)} source={sources ? 'ISO 6946:2017, with annex F for fasteners' : undefined} />
+            {figures.r_total_m2k_w !== null && figures.r_main_path_m2k_w - figures.r_total_m2k_w > 0.005 && <Row name="lost to framing" value={`${(100 * (1 - figures.r_total_m2k_w / figures.r_main_path_m2k_w)).toFixed(0)} %`} />}
+            {figures.fasteners_add_u_w_m2k > 0 && <Row name="fasteners add" value={show(figures.fasteners_add_u_w_m2k, 'u', units)} />}
+            <Row name="surfaces in / out" value={`${show(figures.rsi_m2k_w, 'resistance', units).replace(' m²K/W', '')} / ${show(figures.rse_m2k_w, 'resistance', units)}`} source={sources ? 'ISO 6946:2017, table 7' : undefined} />
+            {profile && <Row name="heat flow, coldest month" value={`${profile.heat_flux_w_m2.toFixed(1)} W/m²`} />}
+            {figures.year && <Row name="the year" id="year" value={figures.year.verdict} source={sources ? 'ISO 13788:2012, clause 6' : undefined} />}
+            {wet && <Row name={`condenses, ${placeName(wet, assembly, materials, units)}`} value={show(wet.rate_g_m2_h, 'rate', units)} />}
+            {figures.surface?.frsi != null && <Row name="fRsi · least for mould" value={`${figures.surface.frsi.toFixed(2)} · ${figures.surface.frsi_min_mould?.toFixed(2) ?? '–'}`} source={sources ? 'ISO 13788:2012, clause 5, Rsi 0.25' : undefined} />}
+          </dl>
+        )}
+        <p className="mb-1 text-[11px]"><button className="link text-faint" onClick={() => setSources(!sources)}>{sources ? 'hide the sources' : 'sources'} <span className="key">.</span></button></p>
+        <SaveState {...draft} mayEdit={mayEdit} />
+      </section>
+      {findings.map((finding) => <FindingText key={finding.key} finding={finding} sources={sources} />)}
+      <p className="border-t border-hair pt-2 text-[11px] text-faint">Diffusion only: air leaks, rain and sun are not in these figures. Computed, not approved.</p>
+    </>
+  );
+}
+
+function Row({ name, value, source, id, exact }: { name: string; value: string; source?: string | undefined; id?: string; exact?: number | null }) {
+  return (
+    <div className="py-[2px]">
+      <div className="flex justify-between gap-3"><dt className="text-faint">{name}</dt><dd className="text-right font-semibold" data-figure={id} data-exact={exact ?? undefined}>{value}</dd></div>
+      {source && <p className="text-[11px] text-faint">{source}</p>}
+    </div>
+  );
+}

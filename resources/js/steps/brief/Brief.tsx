@@ -1,0 +1,141 @@
+import { useEffect, useState } from 'react';
+import { useClimates, useDocuments, useProjectId } from '../../api/hooks';
+import { post, Refused } from '../../api/client';
+import type { Assessment, BriefContent, Climate, Doc, IndoorAir } from '../../api/types';
+import { monthX, YEAR, YearChart } from '../../drawing/YearChart';
+import { Frame } from '../../ui/Frame';
+import { useKeys } from '../../ui/keys';
+import { QuantityField } from '../../ui/QuantityField';
+import { SaveState } from '../../ui/SaveState';
+import { useDraft } from '../../ui/useDraft';
+import { useUnits } from '../../ui/units';
+import { show } from '../../quantity/show';
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+export default function Brief() {
+  const documents = useDocuments();
+  if (!documents.data) return <Frame sheet="1 Brief" reckoning={null}>{null}</Frame>;
+  return <BriefSheet key={documents.data.id} doc={documents.data.brief as Doc<BriefContent>} mayEdit={documents.data.may_edit} />;
+}
+
+function BriefSheet({ doc, mayEdit }: { doc: Doc<BriefContent>; mayEdit: boolean }) {
+  const draft = useDraft(doc, mayEdit);
+  const project = useProjectId();
+  const { units } = useUnits();
+  const climates = useClimates();
+  const brief = draft.content;
+  const [year, setYear] = useState<NonNullable<Assessment['climate']>['months']>();
+  const [why, setWhy] = useState<string | null>(null);
+  useKeys({ undo: draft.undo, redo: draft.redo });
+
+  useEffect(() => {
+    const stop = new AbortController();
+    post<Assessment>(`/projects/${project}/assess`, { kind: 'brief', content: brief, units }, stop.signal)
+      .then((answer) => { setYear(answer.climate?.months); setWhy(null); })
+      .catch((error: unknown) => { if (error instanceof Refused) setWhy(error.message); });
+    return () => stop.abort();
+  }, [brief, project, units]);
+
+  const set = (part: Partial<BriefContent>) => draft.change({ ...brief, ...part });
+  const indoor = brief.indoor;
+  return (
+    <Frame
+      sheet="1 Brief"
+      reckoning={
+        <>
+          <h2 className="mb-1 text-[15px] font-bold">Indoor air</h2>
+          <Indoor indoor={indoor} mayEdit={mayEdit} change={(next) => set({ indoor: next })} />
+          {why && <p role="alert" className="my-2 whitespace-pre-line text-fail">{why}</p>}
+          <h2 className="mt-3 mb-1 border-t border-hair pt-2 text-[15px] font-bold">Wind and rain</h2>
+          <QuantityField label="Wind’s push on the walls" dimension="pressure" value={brief.project.wind_pressure_pa} least={1} most={5000} disabled={!mayEdit} width="6rem" onChange={(pa) => set({ project: { ...brief.project, wind_pressure_pa: pa } })} />
+          <p className="text-faint">It settles how high water is held at a sill: {brief.project.wind_pressure_pa ? show(brief.project.wind_pressure_pa / 9.81, 'length', units) : 'not settled'}. Take it from the designer of the structure or the code.</p>
+          <h2 className="mt-3 mb-1 border-t border-hair pt-2 text-[15px] font-bold">Sheet</h2>
+          <SaveState {...draft} mayEdit={mayEdit} />
+        </>
+      }
+    >
+      <div className="px-8 py-5">
+        <div className="mb-3 flex flex-wrap items-end gap-x-6 gap-y-2">
+          <label className="grid grow"><span className="text-faint">Project</span><input className="text-[17px] font-bold" value={brief.project.name} disabled={!mayEdit} maxLength={200} onChange={(e) => { if (e.target.value.trim() !== '') set({ project: { ...brief.project, name: e.target.value } }); }} /></label>
+          <label className="grid"><span className="text-faint">Units</span><select value={brief.project.units} disabled={!mayEdit} onChange={(e) => set({ project: { ...brief.project, units: e.target.value as 'si' | 'us' } })}><option value="si">mm, °C, W/m²K</option><option value="us">in, °F, R</option></select></label>
+          <label className="grid"><span className="text-faint">Climate</span>
+            <select aria-label="Climate" value={brief.climate?.name ?? ''} disabled={!mayEdit} onChange={(e) => { const chosen = climates.data?.find((c) => c.name === e.target.value); if (chosen) set({ climate: chosen }); }}>
+              {brief.climate === undefined && <option value="">choose one</option>}
+              {brief.climate && !climates.data?.some((c) => c.name === brief.climate?.name) && <option>{brief.climate.name}</option>}
+              {climates.data?.map((c) => <option key={c.name}>{c.name}</option>)}
+            </select>
+          </label>
+        </div>
+        {brief.climate
+          ? <><YearChart climate={brief.climate} months={year} units={units} /><MonthTable climate={brief.climate} mayEdit={mayEdit} change={(climate) => set({ climate })} /></>
+          : <p className="max-w-[40rem] py-6 text-[15px]">No climate yet. Choose one of the three made-up climates above, then set its months to your own figures by typing or pasting twelve numbers into a row.</p>}
+      </div>
+    </Frame>
+  );
+}
+
+function Indoor({ indoor, mayEdit, change }: { indoor: IndoorAir | undefined; mayEdit: boolean; change: (indoor: IndoorAir) => void }) {
+  const kind = indoor?.kind ?? '';
+  const celsius = indoor && 'temperature_c' in indoor ? indoor.temperature_c : 20;
+  return (
+    <>
+      <label className="mb-2 grid"><span className="text-faint">How it is given</span>
+        <select aria-label="Indoor air" value={kind} disabled={!mayEdit} onChange={(e) => change(e.target.value === 'fixed' ? { kind: 'fixed', temperature_c: celsius, rh_pct: 40 } : { kind: 'humidity-class', class: 3, temperature_c: celsius, margin: 1 })}>
+          {kind === '' && <option value="">choose one</option>}
+          {kind === 'monthly' && <option value="monthly">twelve months, from the file</option>}
+          <option value="fixed">one temperature and humidity</option>
+          <option value="humidity-class">humidity class, ISO 13788</option>
+        </select>
+      </label>
+      {(indoor?.kind === 'fixed' || indoor?.kind === 'humidity-class') && <QuantityField label="Temperature" dimension="temperature" value={indoor.temperature_c} least={-30} most={50} disabled={!mayEdit} onChange={(v) => change({ ...indoor, temperature_c: v })} />}
+      {indoor?.kind === 'fixed' && <QuantityField label="Humidity" dimension="percent" value={indoor.rh_pct} least={1} most={100} disabled={!mayEdit} onChange={(v) => change({ ...indoor, rh_pct: v })} />}
+      {indoor?.kind === 'humidity-class' && <label className="grid"><span className="text-faint">Class</span><select value={indoor.class} disabled={!mayEdit} onChange={(e) => change({ ...indoor, class: Number(e.target.value) })}>{['1 · store', '2 · office, shop', '3 · dwelling, low occupancy', '4 · dwelling, high occupancy', '5 · pool, laundry, kitchen'].map((name, i) => <option key={name} value={i + 1}>{name}</option>)}</select></label>}
+    </>
+  );
+}
+
+/** The twelve months under the chart, each under its place on it; twelve numbers can be pasted into a row. */
+function MonthTable({ climate, mayEdit, change }: { climate: Climate; mayEdit: boolean; change: (climate: Climate) => void }) {
+  const { units } = useUnits();
+  const shown = (c: number) => (units === 'si' ? c : c * 1.8 + 32);
+  const stored = (v: number) => (units === 'si' ? v : (v - 32) / 1.8);
+  const setMonths = (key: 'mean_c' | 'rh_pct', from: number, values: number[]) => change({ ...climate, name: climate.name.includes('edited') ? climate.name : `${climate.name}, edited`, months: climate.months.map((m, i) => (i >= from && values[i - from] !== undefined ? { ...m, [key]: key === 'mean_c' ? stored(values[i - from] as number) : values[i - from] } : m)) });
+  const row = (key: 'mean_c' | 'rh_pct', label: string) => (
+    <div className="relative h-7">
+      <span className="absolute left-0 text-[11px] text-faint">{label}</span>
+      {climate.months.map((month, i) => (
+        <MonthCell
+          key={i} label={`${label} ${MONTHS[i]}`} left={`${((monthX(i) - 26) / YEAR.width) * 100}%`} width={`${(52 / YEAR.width) * 100}%`} disabled={!mayEdit}
+          value={key === 'mean_c' ? shown(month.mean_c) : month.rh_pct} least={key === 'mean_c' ? shown(-70) : 1} most={key === 'mean_c' ? shown(60) : 100}
+          change={(values) => setMonths(key, i, values)}
+        />
+      ))}
+    </div>
+  );
+  return (
+    <div className="mt-1">
+      <div className="relative h-4 text-[11px] text-faint">{MONTHS.map((m, i) => <span key={m} className="absolute -translate-x-1/2" style={{ left: `${(monthX(i) / YEAR.width) * 100}%` }}>{m}</span>)}</div>
+      {row('mean_c', units === 'si' ? '°C' : '°F')}
+      {row('rh_pct', '% RH')}
+    </div>
+  );
+}
+
+function MonthCell({ label, left, width, value, least, most, disabled, change }: { label: string; left: string; width: string; value: number; least: number; most: number; disabled: boolean; change: (values: number[]) => void }) {
+  const [text, setText] = useState<string | null>(null);
+  const number = text === null ? value : Number(text.replace('−', '-').replace(',', '.'));
+  const bad = text !== null && (text.trim() === '' || !Number.isFinite(number) || number < least || number > most);
+  return (
+    <input
+      aria-label={label} aria-invalid={bad} title={bad ? `a number from ${least} to ${most}` : undefined} disabled={disabled} style={{ left, width }} className="absolute px-1 text-center"
+      value={text ?? String(Math.round(value * 10) / 10).replace('-', '−')}
+      onChange={(e) => { setText(e.target.value); const n = Number(e.target.value.replace('−', '-').replace(',', '.')); if (e.target.value.trim() !== '' && Number.isFinite(n) && n >= least && n <= most) change([n]); }}
+      onPaste={(e) => {
+        const values = e.clipboardData.getData('text').trim().split(/[\s;]+/).map((v) => Number(v.replace('−', '-').replace(',', '.')));
+        if (values.length > 1 && values.every((v) => Number.isFinite(v) && v >= least && v <= most)) { e.preventDefault(); change(values); }
+      }}
+      onBlur={() => { if (!bad) setText(null); }}
+    />
+  );
+}

@@ -1,0 +1,153 @@
+import { useEffect, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { useDocuments, useProjectId, useSequence } from '../../api/hooks';
+import { post, put, Refused } from '../../api/client';
+import type { Detail, Doc, SequenceSheet } from '../../api/types';
+import { Unfolded } from '../../drawing/Unfolded';
+import { show } from '../../quantity/show';
+import { Frame } from '../../ui/Frame';
+import { useKeys } from '../../ui/keys';
+import { QuantityField } from '../../ui/QuantityField';
+import { SaveState } from '../../ui/SaveState';
+import { useDraft } from '../../ui/useDraft';
+import { useUnits } from '../../ui/units';
+
+const METHOD = 'flanged-unit-in-fastened-sheet';
+const OWN_KEYS: [string, string][] = [['← →', 'a step back, a step on'], ['Home End', 'the first step, the last']];
+
+export default function Sequences() {
+  const documents = useDocuments();
+  const { key } = useParams();
+  const project = useProjectId();
+  const navigate = useNavigate();
+  const [why, setWhy] = useState<string | null>(null);
+  const all = documents.data?.details as Doc<Detail>[] | undefined;
+  const doc = all?.find((d) => d.key === key) ?? (key === undefined ? all?.[0] : undefined);
+  const mayEdit = documents.data?.may_edit ?? false;
+
+  const begin = async () => {
+    const taken = new Set(all?.map((d) => d.key));
+    let n = (all?.length ?? 0) + 1;
+    while (taken.has(`o${n}`)) n++;
+    try {
+      const made = await post<SequenceSheet>(`/projects/${project}/generate`, { id: `o${n}`, title: `Opening ${n}`, parameters: { width_mm: 900, height_mm: 1200, depth_mm: 140 } });
+      await put(`/projects/${project}/documents/detail/o${n}`, { revision: 0, content: made.detail });
+      await documents.refetch();
+      navigate(`/p/${project}/sequences/o${n}`);
+    } catch (error) {
+      setWhy(error instanceof Error ? error.message : 'The server does not answer.');
+    }
+  };
+  const list = (
+    <p className="flex flex-wrap gap-x-4 text-[12px]">
+      {all?.map((d) => <Link key={d.key} to={`/p/${project}/sequences/${d.key}`} aria-current={d === doc ? 'page' : undefined} className={d === doc ? 'font-bold' : 'link text-faint'}>{d.key} {d.content.title}</Link>)}
+      {mayEdit && <button className="link" onClick={() => void begin()}>new opening</button>}
+    </p>
+  );
+  if (!doc) {
+    return (
+      <Frame sheet="5 Sequences" reckoning={null}>
+        <div className="px-14 py-6">{list}<h1 className="my-3 text-lg font-bold">Sequences</h1>
+          {documents.data && <p className="max-w-[40rem] text-[15px]">{key ? `There is no sequence “${key}” in this project.` : 'No opening yet. “new opening” makes one of 900 by 1200 mm: a flanged unit in a fastened sheet, with its pieces, cut sizes and order; then type your own sizes.'}</p>}
+          {why && <p role="alert" className="text-fail">{why}</p>}
+        </div>
+      </Frame>
+    );
+  }
+  return <SequenceView key={doc.key} doc={doc} list={list} mayEdit={mayEdit} />;
+}
+
+function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.ReactNode; mayEdit: boolean }) {
+  const draft = useDraft(doc, mayEdit);
+  const project = useProjectId();
+  const { units } = useUnits();
+  const stored = useSequence(doc.key);
+  const [made, setMade] = useState<SequenceSheet>();
+  const [step, setStep] = useState<number>();
+  const [piece, setPiece] = useState<string | null>(null);
+  const [why, setWhy] = useState<string | null>(null);
+  // What was generated a moment ago is drawn at once; the stored sheet follows when it has been saved.
+  const sheet = made && made.detail === draft.content ? made : stored.data && { ...stored.data, detail: draft.content };
+  const last = sheet?.steps.at(-1)?.number ?? 1;
+  const at = Math.min(step ?? last, last);
+  const go = (to: number) => { setStep(Math.max(1, Math.min(last, to))); setPiece(null); };
+  useKeys({ ArrowRight: () => go(at + 1), ArrowLeft: () => go(at - 1), Home: () => go(1), End: () => go(last), undo: draft.undo, redo: draft.redo });
+  useEffect(() => setMade(undefined), [units]);
+
+  const opening = draft.content.opening;
+  const resize = async (name: string, value: number) => {
+    try {
+      const parameters = { ...draft.content.generated?.parameters, [name]: value };
+      const next = await post<SequenceSheet>(`/projects/${project}/generate`, { id: doc.key, title: draft.content.title, parameters, units });
+      setMade(next);
+      setWhy(null);
+      draft.change(next.detail);
+    } catch (error) {
+      if (error instanceof Refused) setWhy(error.message);
+    }
+  };
+  const generated = draft.content.generated?.generator === METHOD;
+  const size = (name: string, label: string, value: number | undefined) => (
+    <QuantityField label={label} dimension="length" value={value} disabled={!mayEdit || !generated} width="5.5rem" onChange={(v) => void resize(name, v)} />
+  );
+
+  return (
+    <Frame sheet={`5 Sequence ${doc.key}`} keys={OWN_KEYS} reckoning={sheet && <StepCard {...{ sheet, step: at, piece, draft, mayEdit }} />}>
+      <div className="flex h-full min-h-[600px] flex-col px-6 py-3">
+        {list}
+        <label className="sr-only" htmlFor="detail-title">Title</label>
+        <input id="detail-title" className="mt-1 w-full border-transparent bg-transparent text-[17px] font-bold" value={draft.content.title} disabled={!mayEdit} maxLength={200} onChange={(e) => { if (e.target.value.trim() !== '') draft.change({ ...draft.content, title: e.target.value }); }} />
+        <div className="flex flex-wrap items-start gap-x-4 pt-1">
+          {size('width_mm', 'Opening, width', opening?.width_mm)}
+          {size('height_mm', 'height', opening?.height_mm)}
+          {size('depth_mm', 'depth of the return', opening?.depth_mm)}
+          <span className="text-[11px] text-faint">flanged unit, fastened sheet<br />unfolded flat, seen from outside</span>
+        </div>
+        {why && <p role="alert" className="text-fail">{why}</p>}
+        <div className="min-h-0 grow py-1">{sheet && <Unfolded sheet={sheet} step={at} units={units} selected={piece} onSelect={setPiece} />}</div>
+        <ol className="flex gap-[6px] pb-1" aria-label="Steps of the work">
+          {sheet?.steps.map((s) => (
+            <li key={s.number} className="min-w-0 flex-1">
+              <button aria-current={s.number === at ? 'step' : undefined} data-step={s.number} className={`block w-full pt-1 text-[11px] leading-tight ${s.number === at ? 'border-t-[5px] border-ink font-bold' : s.number < at ? 'border-t-2 border-ink' : 'border-t-2 border-hair text-faint'}`} onClick={() => go(s.number)}>
+                {s.number} {s.short}
+              </button>
+            </li>
+          ))}
+        </ol>
+      </div>
+    </Frame>
+  );
+}
+
+function StepCard({ sheet, step, piece, draft, mayEdit }: { sheet: SequenceSheet; step: number; piece: string | null; draft: ReturnType<typeof useDraft<Detail>>; mayEdit: boolean }) {
+  const { units } = useUnits();
+  const other = units === 'si' ? 'us' : 'si';
+  const now = sheet.steps.find((s) => s.number === step);
+  const chosen = piece ? sheet.detail.pieces.find((p) => p.id === piece) : undefined;
+  const cuts = chosen ? sheet.cut_list.filter((row) => row.pieces.includes(chosen.id)) : sheet.cut_list.filter((row) => row.step === step);
+  const checks = sheet.checks.filter((c) => c.step === step);
+  return (
+    <>
+      <h2 className="pb-1 text-[15px] font-bold">{chosen ? sheet.names[chosen.id] : `${step} · ${now?.title ?? ''}`}</h2>
+      {chosen && <p className="text-faint">{sheet.materials[chosen.id]} · laid in step {chosen.step}</p>}
+      {cuts.map((row) => (
+        <dl key={row.pieces.join()} className="border-t border-hair py-1">
+          <div className="flex justify-between"><dt className="text-faint">{row.pieces.map((id) => sheet.names[id]).join(' and ')}</dt></div>
+          <div className="flex justify-between"><dt className="text-faint">cut {row.count > 1 ? `${row.count} of` : ''}</dt><dd className="font-semibold" data-cut={row.pieces[0]}>{show(row.length_mm, 'length', units)} × {show(row.width_mm, 'length', units)}</dd></div>
+          <div className="text-right text-[11px] text-faint">{show(row.length_mm, 'length', other)} × {show(row.width_mm, 'length', other)}</div>
+          <p className="text-[11px] text-faint">{sheet.materials[row.pieces[0] ?? '']}</p>
+        </dl>
+      ))}
+      {!chosen && now && <p className="border-t border-hair py-2">{now.how}</p>}
+      {!chosen && now?.caution && <p className="border-t border-hair py-2 text-caution">{now.caution}</p>}
+      {!chosen && checks.length > 0 && (
+        <section className="border-t border-hair py-2">
+          <h3 className="font-semibold">Checked on site</h3>
+          <ul>{checks.map((c) => <li key={c.id} className="flex justify-between gap-2"><span>{c.title}</span><span className="whitespace-nowrap font-semibold">{c.least_mm === null ? 'look' : `≥ ${show(c.least_mm, 'length', units)}`}</span></li>)}</ul>
+        </section>
+      )}
+      <p className="border-t border-hair py-2 text-[11px] text-faint">Figures of common practice; a maker’s data sheet wins. The rain has not been run on this detail: that part is not built yet.</p>
+      <SaveState {...draft} mayEdit={mayEdit} />
+    </>
+  );
+}

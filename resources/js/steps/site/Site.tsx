@@ -1,0 +1,122 @@
+import { useEffect, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { useDocuments, useProjectId, useSite } from '../../api/hooks';
+import type { SiteCheck, SiteSheet } from '../../api/types';
+import { show } from '../../quantity/show';
+import { SeverityMark, severityColour, severityWord } from '../../ui/severity';
+import { Frame } from '../../ui/Frame';
+import { useUnits } from '../../ui/units';
+import { CheckScreen } from './CheckScreen';
+import { Faults } from './Faults';
+import { useOutbox } from './outbox';
+
+/** Narrower than this it is a phone: one column, no rail, no title strip. */
+const PHONE = '(max-width: 640px)';
+
+export default function Site() {
+  const [phone, setPhone] = useState(window.matchMedia(PHONE).matches);
+  useEffect(() => {
+    const media = window.matchMedia(PHONE);
+    const turn = () => setPhone(media.matches);
+    media.addEventListener('change', turn);
+    return () => media.removeEventListener('change', turn);
+  }, []);
+  const site = useSite();
+  const outbox = useOutbox();
+  const { what, check } = useParams();
+  const project = useProjectId();
+  const navigate = useNavigate();
+  const { setProject } = useUnits();
+  const documents = useDocuments();
+  const units = documents.data?.brief.content.project.units;
+  useEffect(() => { if (units) setProject(units); }, [units, setProject]);
+
+  const visit = site.data?.visits.at(-1);
+  const today = new Date().toISOString().slice(0, 10);
+  const pending = outbox.waiting.find((e) => e.kind === 'visit');
+  // A visit is one day on site: the first reading of another day opens another.
+  const open = pending?.id ?? (visit?.at.slice(0, 10) === today ? visit.id : undefined);
+  const ensureVisit = () => open ?? outbox.add({ kind: 'visit' } as Parameters<typeof outbox.add>[0]);
+
+  const state = (
+    <span role="status" data-waiting={outbox.waiting.length} className={outbox.waiting.length > 0 ? 'font-bold' : ''}>
+      {outbox.waiting.length > 0 ? `${outbox.waiting.length} waiting to send` : 'all sent'}{navigator.onLine ? '' : ' · no signal'}
+    </span>
+  );
+  const refused = outbox.refused && <p role="alert" className="border border-fail p-2 text-fail">{outbox.refused}</p>;
+  const chosen = what === 'check' ? site.data?.checks.find((c) => c.id === check) : undefined;
+  const list = site.data && <CheckList site={site.data} />;
+  const screen = chosen && site.data && (
+    <CheckScreen
+      key={chosen.id} check={chosen} checks={site.data.checks} photographs={site.data.photographs.filter((p) => p.check === chosen.id)} add={outbox.add} ensureVisit={ensureVisit} state={state} phone={phone}
+      go={(id) => navigate(id ? `/p/${project}/site/check/${encodeURIComponent(id)}` : `/p/${project}/site`)}
+    />
+  );
+  const faults = what === 'faults' && site.data && <Faults site={site.data} add={outbox.add} ensureVisit={ensureVisit} />;
+
+  if (phone) {
+    return (
+      <div className="min-h-screen bg-white pb-24 text-[16px] text-black" data-mode="site">
+        {screen ?? (
+          <div className="px-[18px] py-3">
+            <p className="mb-2 flex justify-between border-b-2 border-black pb-2 text-[14px]"><b>Site</b>{state}</p>
+            {refused}
+            <nav className="mb-3 grid grid-cols-2 gap-2"><Link className="act grid min-h-[56px] place-items-center" to={`/p/${project}/site`}>checks</Link><Link className="act grid min-h-[56px] place-items-center" to={`/p/${project}/site/faults`}>faults · {site.data?.faults.filter((f) => f.state !== 'closed').length ?? 0}</Link></nav>
+            {faults || list}
+          </div>
+        )}
+      </div>
+    );
+  }
+  return (
+    <Frame sheet="8 Site" reckoning={<><h2 className="pb-1 text-[15px] font-bold">{chosen ? chosen.title : 'Visits'}</h2>{state}{refused}{chosen ? <Readings check={chosen} /> : <ul>{site.data?.visits.map((v) => <li key={v.id} className="border-t border-hair py-1">{v.at.slice(0, 10)} · {v.by}{v.words ? ` · ${v.words}` : ''}</li>)}</ul>}</>}>
+      <div className="px-8 py-4">
+        <h1 className="mb-2 flex gap-5 text-lg font-bold">Site <span className="text-[13px] font-normal"><Link className="link" to={`/p/${project}/site`}>checks</Link> · <Link className="link" to={`/p/${project}/site/faults`}>faults</Link></span></h1>
+        {screen ? <div className="mx-auto max-w-[26rem] border border-ink">{screen}</div> : faults || list}
+      </div>
+    </Frame>
+  );
+}
+
+function CheckList({ site }: { site: SiteSheet }) {
+  const { units } = useUnits();
+  const project = useProjectId();
+  const details = [...new Set(site.checks.map((c) => c.detail))];
+  if (site.checks.length === 0) return <p className="max-w-[40rem] text-[15px]">No checks yet: they are made from the sequences. Make an opening in step 5, and its laps, upturns and looks appear here.</p>;
+  return (
+    <>
+      {details.map((id) => {
+        const checks = site.checks.filter((c) => c.detail === id);
+        return (
+          <section key={id} className="mb-4">
+            <h2 className="border-b border-ink font-bold">{checks[0]?.detail_title} <span className="font-normal text-faint">{checks.filter((c) => c.verdict.count > 0).length} of {checks.length} read</span></h2>
+            {checks.map((c) => (
+              <Link key={c.id} to={`/p/${project}/site/check/${encodeURIComponent(c.id)}`} data-check={c.id} className="flex min-h-[40px] items-center gap-3 border-b border-hair py-1 max-sm:min-h-[56px]">
+                <span className="w-5">{c.verdict.severity && <SeverityMark severity={c.verdict.severity} />}</span>
+                <span className="grow">{c.title}<span className="text-faint"> · step {c.step}</span></span>
+                <span className={`whitespace-nowrap font-semibold ${c.verdict.severity ? severityColour(c.verdict.severity) : 'text-faint'}`}>{reading(c, units)}</span>
+              </Link>
+            ))}
+          </section>
+        );
+      })}
+    </>
+  );
+}
+
+function reading(check: SiteCheck, units: 'si' | 'us'): string {
+  const asked = check.least_mm === null ? 'look' : `≥ ${show(check.least_mm, 'length', units)}`;
+  if (check.verdict.count === 0) return asked;
+  return check.verdict.least_mm === null ? (check.verdict.severity === 'pass' ? 'as it should be' : 'not as it should be') : `${show(check.verdict.least_mm, 'length', units)} / ${asked}`;
+}
+
+function Readings({ check }: { check: SiteCheck }) {
+  const { units } = useUnits();
+  const { verdict } = check;
+  return (
+    <>
+      {verdict.count > 0 && <p className="py-1">{verdict.least_mm === null ? `${verdict.count} looked` : `least ${show(verdict.least_mm, 'length', units)}, mean ${show(verdict.mean_mm, 'length', units)}, ${verdict.count} read, ${Math.round(verdict.out * 100)} % out`}</p>}
+      <ul>{check.readings.map((r) => <li key={r.id} className="border-t border-hair py-1"><span className={severityColour(r.severity_of)}><SeverityMark severity={r.severity_of} /> {r.typed ?? (r.value_mm === undefined ? (r.holds ? 'as it should be' : 'not as it should be') : show(r.value_mm, 'length', units))}</span> <span className="text-faint">{severityWord(r.severity_of)} · {r.by} · {r.at.slice(0, 16).replace('T', ' ')}</span></li>)}</ul>
+    </>
+  );
+}
