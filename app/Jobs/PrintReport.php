@@ -20,7 +20,9 @@ class PrintReport implements ShouldQueue
 
     public int $tries = 1;
 
-    public function __construct(private readonly string $report) {}
+    public function __construct(private readonly string $report)
+    {
+    }
 
     public function handle(Printer $printer): void
     {

@@ -2,7 +2,6 @@
 
 namespace App\Project;
 
-use App\Models\Photograph;
 use App\Models\Project;
 use App\Models\User;
 use Apron\File\FileRefused;
@@ -20,7 +19,9 @@ final class ProjectArchive
 
     private const MOST_BYTES = 512 * 1024 * 1024;
 
-    public function __construct(private readonly ProjectStore $store, private readonly PhotographIntake $intake) {}
+    public function __construct(private readonly ProjectStore $store, private readonly PhotographIntake $intake)
+    {
+    }
 
     /** @return string the path of a temporary file */
     public function export(Project $project): string
@@ -63,7 +64,7 @@ final class ProjectArchive
         return $this->importFile($json, $by, $photographs);
     }
 
-    /** @param array<string, string> $photographs bytes by digest */
+    /** @param  array<string, string>  $photographs bytes by digest */
     private function importFile(string $json, User $by, array $photographs): Project
     {
         foreach ($photographs as $digest => $bytes) {

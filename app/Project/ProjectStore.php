@@ -24,7 +24,9 @@ final class ProjectStore
 {
     private const BRIEF = ['project', 'climate', 'indoor', 'conditions'];
 
-    public function __construct(private readonly Catalogue $catalogue) {}
+    public function __construct(private readonly Catalogue $catalogue)
+    {
+    }
 
     /** @return array<string, mixed> the project file, sections in the file's order */
     public function file(Project $project): array
@@ -178,7 +180,7 @@ final class ProjectStore
         });
     }
 
-    /** @param list<string> $digests */
+    /** @param  list<string>  $digests */
     private function demandPhotographs(Project $project, array $digests, int $event): void
     {
         $missing = array_values(array_diff($digests, $project->photographs()->whereIn('sha256', $digests)->pluck('sha256')->all()));
@@ -239,7 +241,7 @@ final class ProjectStore
         }
     }
 
-    /** @param array<string, mixed> $content */
+    /** @param  array<string, mixed>  $content */
     private function write(Project $project, DocumentKind $kind, string $key, int $position, array $content, string $by): Document
     {
         $document = Document::create([
@@ -255,13 +257,13 @@ final class ProjectStore
         $document->revisions()->create(['number' => $document->revision, 'content' => $document->content, 'by' => $by]);
     }
 
-    /** @param array<string, mixed> $event */
+    /** @param  array<string, mixed>  $event */
     private function writeEvent(Project $project, array $event): void
     {
         SiteEvent::create(['project_id' => $project->id, 'event' => $event['id'], 'kind' => $event['kind'], 'content' => $this->encode($event), 'received_at' => now()]);
     }
 
-    /** @param array<string, mixed> $content */
+    /** @param  array<string, mixed>  $content */
     private function encode(array $content): string
     {
         return json_encode($content, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);

@@ -11,7 +11,9 @@ use Illuminate\Support\Facades\Storage;
 /** Everything the printed report shows, gathered once. */
 final class ReportSheet
 {
-    public function __construct(private readonly ProjectStore $store) {}
+    public function __construct(private readonly ProjectStore $store)
+    {
+    }
 
     /** @return array<string, mixed> */
     public function of(Report $report): array

@@ -54,7 +54,7 @@ final class SequenceSheet
         ];
     }
 
-    /** @param array<string, float|int|string> $figures */
+    /** @param  array<string, float|int|string>  $figures */
     private static function said(Words $words, string $code, string $part, array $figures): string
     {
         return $words->has($code) ? $words->text($code, $part, $figures) : ($part === 'title' || $part === 'short' ? $code : '');

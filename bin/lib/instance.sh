@@ -29,6 +29,7 @@ claim_instance() {
     rm -f "$RUN/run/$part.pid"
   done
   port_busy "$PORT" && die "Port $PORT is taken by another program. Free it, or choose another: APRON_PORT=8090 ./apron start"
+  rm -f "$RUN/run/stopping"
   printf '%s' "$PORT" > "$RUN/port"
 }
 

@@ -22,7 +22,9 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 class ProjectController
 {
-    public function __construct(private readonly ProjectStore $store) {}
+    public function __construct(private readonly ProjectStore $store)
+    {
+    }
 
     #[OA\Get(path: '/api/projects', operationId: 'projects', responses: [new OA\Response(response: 200, description: 'the projects of one’s organisation')])]
     public function index(Request $request): JsonResponse

@@ -11,7 +11,7 @@ export function MonthStrips({ assembly, figures, materials, units, most = 4 }: {
   const row = 34;
   const height = 26 + Math.max(1, planes.length) * row;
   const greatest = Math.max(1e-9, ...planes.flatMap((p) => p.months.map((m) => Math.abs(m.condensation_g_m2))));
-  const [x0, cell] = [232, 38];
+  const [x0, cell] = [300, 32];
   return (
     <svg viewBox={`0 0 800 ${height}`} className="block w-full" role="img" aria-label={`The year: ${year.verdict}`} data-drawing="year">
       {planes.length === 0 && <text x="46" y="20" fontSize="12">The year: nothing condenses in any month.</text>}
@@ -48,4 +48,4 @@ export function placeName(plane: Pick<Plane, 'interface' | 'layer' | 'depth_mm'>
   return plane.interface !== undefined ? `${name(plane.interface - 1)} | ${name(plane.interface)}` : `in ${name(plane.layer ?? 0)}, ${show(plane.depth_mm, 'length', units)}`;
 }
 
-const short = (name: string) => (name.length > 17 ? `${name.slice(0, 16)}…` : name);
+const short = (name: string) => (name.length > 18 ? `${name.slice(0, 17)}…` : name);

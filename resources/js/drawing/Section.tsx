@@ -22,7 +22,7 @@ interface Props {
 export function Section({ assembly, figures, materials, units, thread = null, selected = null, onSelect, onKeyDown }: Props) {
   const { width, left, right, top, bottom, height } = SECTION;
   const layers = assembly.layers;
-  const { edges, perMm, thickened } = placeLayers(layers.map((l) => l.thickness_mm), width - left - right);
+  const { edges, thickened } = placeLayers(layers.map((l) => l.thickness_mm), width - left - right);
   const x = (edge: number) => left + (edges[edge] ?? 0);
   const middle = (i: number) => (x(i) + x(i + 1)) / 2;
   const labels = spread(layers.map((_, i) => middle(i)), Math.min(92, (width - 20) / Math.max(1, layers.length)), 46, width - 46);
@@ -61,7 +61,6 @@ export function Section({ assembly, figures, materials, units, thread = null, se
             </g>
             <path d={`M${labels[i]} 40V50L${middle(i)} ${top - 2}`} fill="none" stroke="var(--color-faint)" strokeWidth="0.8" />
             <Label x={labels[i] ?? 0} name={name} strong={selected === i} room={Math.min(92, (width - 20) / Math.max(1, layers.length))} />
-            <text x={middle(i)} y={bottom + 17} textAnchor="middle" fontSize="11" fontWeight={selected === i ? 700 : 400} fill="var(--color-ink)">{thickened[i] || w < 26 ? '' : show(layer.thickness_mm, 'thickness', units).replace(' mm', '')}</text>
             <rect x={middle(i) - hit / 2} y={top} width={hit} height={bottom - top} fill="transparent" data-hit={i} />
           </g>
         );
@@ -83,10 +82,21 @@ export function Section({ assembly, figures, materials, units, thread = null, se
           })}
         </g>
       )}
-      <text x={x(0)} y={bottom + 42} fontSize="11" fill="var(--color-faint)">inside{profile ? ` ${show(profile.indoor_c, 'temperature', units)}` : ''}</text>
-      <text x={x(layers.length)} y={bottom + 42} fontSize="11" textAnchor="end" fill="var(--color-faint)">{profile ? `coldest month ${show(profile.outdoor_c, 'temperature', units)} ` : ''}outside</text>
-      <text x={(x(0) + x(layers.length)) / 2} y={bottom + 42} fontSize="11" textAnchor="middle" fill="var(--color-faint)">{show(layers.reduce((s, l) => s + l.thickness_mm, 0), 'length', units)} overall · {thickened.some(Boolean) ? 'broken layers thickened' : `1 mm = ${perMm.toFixed(2)} px`}</text>
       <Threads layers={layers} x={x} thread={thread} />
+      <g fontSize="11" fill="var(--color-faint)" stroke="var(--color-paper)" strokeWidth="4" paintOrder="stroke" pointerEvents="none">
+        <text x={x(0)} y={bottom + 42}>inside{profile ? ` ${show(profile.indoor_c, 'temperature', units)}` : ''} · {show(layers.reduce((s, l) => s + l.thickness_mm, 0), 'length', units)} overall{thickened.some(Boolean) ? ' · broken layers thickened' : ''}</text>
+        <text x={x(layers.length)} y={bottom + 42} textAnchor="end">{profile ? `coldest month ${show(profile.outdoor_c, 'temperature', units)} ` : ''}outside</text>
+        {layers.map((layer, i) => {
+          const w = x(i + 1) - x(i);
+          // A thread runs down the middle of the layer that carries it, so its figure stands beside.
+          const beside = w > 60 && layer.controls?.some((c) => c !== 'heat') ? 22 : 0;
+          return !thickened[i] && w >= 26 && <text key={layer.id ?? i} x={middle(i) + beside} y={bottom + 17} textAnchor="middle" fontWeight={selected === i ? 700 : 400} fill="var(--color-ink)">{show(layer.thickness_mm, 'thickness', units).replace(' mm', '')}</text>;
+        })}
+        {profile && <>
+          <text x={x(0) + 6} y={y(profile.interfaces[0]?.temperature_c ?? 0) + 17} fill="var(--color-ink)">temperature</text>
+          <text x={x(0) + 6} y={y(profile.interfaces[0]?.dew_point_c ?? 0) - 6} fill="var(--color-ink)">dew point</text>
+        </>}
+      </g>
     </svg>
   );
 }

@@ -71,17 +71,25 @@ export function Unfolded({ sheet, step, units, selected = null, onSelect, measur
           <g key={patch.id} clipPath={`url(#${clip}${patch.facet})`} onClick={() => onSelect?.(piece.id)} data-piece={piece.id} data-patch={patch.id} style={{ cursor: onSelect ? 'pointer' : undefined }}>
             <rect {...b} fill={unit ? '#eef3f5' : '#fff'} fillOpacity={unit ? 0.82 : 1} />
             {!unit && <Hatch {...b} family={sheet.families[piece.id] ?? ''} colour={colour} />}
-            <rect {...b} fill="none" stroke={colour} strokeWidth={selected === piece.id ? 5 : now ? 3.4 : 1.4} />
+            <path d={openEdges(patch, piece, step).map((e) => edgePath(e, patch, box)).join('')} fill="none" stroke={colour} strokeWidth={selected === piece.id ? 5 : now ? 3.4 : 1.4} />
             {unit && <Frame b={b} flange={flangeOf(detail) * scale} />}
           </g>
         );
       })}
-      {upcoming(detail, step).map(({ patch }) => <rect key={patch.id} {...box(patch)} fill="none" stroke="var(--color-ink)" strokeWidth="2" strokeDasharray="12 8" pointerEvents="none" />)}
+      {upcoming(detail, step).map(({ patch }) => (
+        <g key={patch.id} pointerEvents="none">
+          <rect {...box(patch)} fill="none" stroke="var(--color-ink)" strokeWidth="2" strokeDasharray="12 8" />
+          {!window && <text x={box(patch).x + 8} y={box(patch).y - 8} fontSize="20" stroke="#fff" strokeWidth="6" paintOrder="stroke">flap, held up until step {patch.step}</text>}
+        </g>
+      ))}
       {!window && laid.map(({ piece, patch }) => {
         const number = patch.step ?? piece.step;
         if (patch.facet !== 'face' || numbered.has(`${piece.id}${number}`)) return null;
         numbered.add(`${piece.id}${number}`);
         const b = box(patch);
+        // A number under a later piece says nothing.
+        const hidden = laid.some((l) => l.patch.facet === 'face' && (l.patch.step ?? l.piece.step) > number && l.piece.kind !== 'unit' && contains(box(l.patch), b.x + b.width / 2, b.y + b.height * 0.42));
+        if (hidden && number !== 1) return null;
         const at = number === 1 ? { x: b.x + 40, y: b.y + b.height - 40 } : piece.kind === 'unit' ? { x: b.x + b.width / 2, y: b.y + b.height / 2 } : { x: b.x + b.width / 2, y: b.y + b.height * (piece.role === 'pan' ? 0.5 : 0.42) };
         return <g key={`n${patch.id}`} pointerEvents="none"><circle cx={at.x} cy={at.y} r="17" fill={number === step ? 'var(--color-ink)' : '#fff'} stroke="var(--color-ink)" strokeWidth="2" /><text x={at.x} y={at.y + 7} textAnchor="middle" fontSize="20" fontWeight="700" fill={number === step ? '#fff' : 'var(--color-ink)'}>{number}</text></g>;
       })}
@@ -109,6 +117,30 @@ function inOrder(detail: Detail, step: number): Laid[] {
 /** Parts of pieces already here that come to rest later: a flap still held up. */
 function upcoming(detail: Detail, step: number): Laid[] {
   return detail.pieces.flatMap((piece) => piece.patches.map((patch) => ({ piece, patch }))).filter(({ piece, patch }) => piece.step <= step && (patch.step ?? piece.step) > step);
+}
+
+const contains = (b: { x: number; y: number; width: number; height: number }, x: number, y: number) => x >= b.x && x <= b.x + b.width && y >= b.y && y <= b.y + b.height;
+
+type EdgeLine = [u0: number, v0: number, u1: number, v1: number];
+
+/** The edges of a patch less what it shares, in one plane, with the patches it is joined to: there is no edge there. */
+function openEdges(patch: Patch, piece: Piece, step: number): EdgeLine[] {
+  const [a, b, c, d] = patch.rect as EdgeLine;
+  const siblings = piece.patches.filter((other) => other !== patch && other.facet === patch.facet && (other.step ?? piece.step) <= step && other.joined?.some((label) => patch.joined?.includes(label)));
+  const cut = (from: number, to: number, taken: [number, number][]): [number, number][] =>
+    taken.reduce<[number, number][]>((left, [x, y]) => left.flatMap(([p, q]): [number, number][] => (y <= p || x >= q ? [[p, q]] : [[p, x] as [number, number], [y, q] as [number, number]].filter(([m, n]) => m < n))), [[from, to]]);
+  const meeting = (where: (r: EdgeLine) => boolean, along: 0 | 1) => siblings.map((o) => o.rect as EdgeLine).filter(where).map((r): [number, number] => [r[along], r[along + 2] as number]);
+  return [
+    ...cut(a, c, meeting((r) => r[3] === b, 0)).map(([p, q]): EdgeLine => [p, b, q, b]),
+    ...cut(a, c, meeting((r) => r[1] === d, 0)).map(([p, q]): EdgeLine => [p, d, q, d]),
+    ...cut(b, d, meeting((r) => r[2] === a, 1)).map(([p, q]): EdgeLine => [a, p, a, q]),
+    ...cut(b, d, meeting((r) => r[0] === c, 1)).map(([p, q]): EdgeLine => [c, p, c, q]),
+  ];
+}
+
+function edgePath(edge: EdgeLine, patch: Patch, box: (p: Pick<Patch, 'facet' | 'rect'>) => { x: number; y: number; width: number; height: number }): string {
+  const e = box({ facet: patch.facet, rect: edge });
+  return `M${e.x} ${e.y}l${e.width} ${e.height}`;
 }
 
 const flangeOf = (detail: Detail) => {

@@ -1,7 +1,7 @@
 import type { Assessment, Climate, Units } from '../api/types';
 import { niceStep } from './scale';
 
-export const YEAR = { width: 800, left: 46, right: 16, top: 16, bottom: 262, height: 284 };
+export const YEAR = { width: 800, left: 46, right: 16, top: 16, bottom: 420, height: 432 };
 export const monthX = (m: number) => YEAR.left + ((m + 0.5) * (YEAR.width - YEAR.left - YEAR.right)) / 12;
 
 /** The climate's year: outdoor air and its dew point, with the indoor air and the indoor dew point over it. */
@@ -37,7 +37,7 @@ export function YearChart({ climate, months, units }: { climate: Climate; months
       <g fontSize="11">
         <text x={monthX(0) + 10} y={y(outdoor[0] ?? 0) + 16}>outdoor air</text>
         {months && <text x={monthX(0)} y={y(months[0]?.indoor_c ?? 0) - 6} fill="var(--color-heat)">indoor air</text>}
-        {dew && <text x={monthX(apart < 18 ? 0 : 3)} y={y(dew[apart < 18 ? 0 : 3] ?? 0) - 7} fill="var(--color-vapour)">indoor dew point</text>}
+        {dew && <text x={monthX(apart < 18 ? 0 : 5)} y={y(dew[apart < 18 ? 0 : 5] ?? 0) + 18} fill="var(--color-vapour)">indoor dew point</text>}
         <text x={left - 8} y={top - 4} textAnchor="end">{units === 'si' ? '°C' : '°F'}</text>
       </g>
     </svg>

@@ -2,7 +2,7 @@
 export const THINNEST = 8;
 
 /** Places layers of `sizes` (mm) along `width` px to one scale, none thinner than THINNEST. */
-export function placeLayers(sizes: number[], width: number): { edges: number[]; perMm: number; thickened: boolean[] } {
+export function placeLayers(sizes: number[], width: number): { edges: number[]; thickened: boolean[] } {
   const thickened = sizes.map(() => false);
   let perMm = 0;
   for (let turn = 0; turn <= sizes.length; turn++) {
@@ -15,7 +15,7 @@ export function placeLayers(sizes: number[], width: number): { edges: number[]; 
   }
   const edges = [0];
   sizes.forEach((size, i) => edges.push((edges[i] ?? 0) + (thickened[i] ? THINNEST : size * perMm)));
-  return { edges, perMm, thickened };
+  return { edges, thickened };
 }
 
 /** Moves labels apart to `gap`, keeping their order and staying near where they belong. */

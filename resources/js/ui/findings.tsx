@@ -25,6 +25,7 @@ export function FindingText({ finding, lead = false, sources = false }: { findin
         <span className="pt-[3px]"><SeverityMark severity={finding.severity} /></span>
         {lead ? <Link className="link" to={placeOf(project, finding.subject)}>{heading}</Link> : heading}
       </h3>
+      {lead && <p className="text-[11px] text-faint">{finding.subject.split('/').slice(0, 2).join(' ')}</p>}
       <p>{finding.reason}</p>
       {finding.remedy !== '' && <p className="mt-1">→ {finding.remedy}</p>}
       {open || sources

@@ -35,7 +35,7 @@ export function LayerBench({ assembly, layer, at, materials, mayEdit, seed, onSe
   return (
     <div ref={bench} className="min-h-[66px] border-y border-hair pt-1 text-[12px]" data-bench={layer.id}>
       <div className="flex flex-wrap items-start gap-x-4 gap-y-1">
-        <button className="act max-w-[15rem] truncate" disabled={!mayEdit} onClick={() => pick('change')}>{material?.name ?? layer.material} <span className="key">m</span></button>
+        <button className="act flex max-w-[17rem] items-baseline gap-2" disabled={!mayEdit} onClick={() => pick('change')}><span className="truncate">{material?.name ?? layer.material}</span><span className="key">m</span></button>
         <QuantityField
           label="Thickness" dimension="thickness" value={layer.thickness_mm} typed={layer.thickness_typed} conductivity={material?.conductivity_w_mk} most={5000} disabled={!mayEdit}
           seed={seed} onSeeded={onSeeded} width="6.5rem" onChange={(thickness_mm, thickness_typed) => setLayer({ thickness_mm, thickness_typed })}

@@ -84,7 +84,7 @@ export function CheckScreen({ check, checks, photographs, add, ensureVisit, go, 
           {!verdict && typed === '' && last && <span className="text-[13px] font-normal">last: {last.typed ?? (last.value_mm === undefined ? (last.holds ? 'as it should be' : 'not so') : show(last.value_mm, 'length', units))}, {severityWord(last.severity_of).toLowerCase()}, {last.by}</span>}
         </p>
         {why && <p role="alert" className="text-[13px] text-fail">{why}</p>}
-        {check.least_mm !== null && <div className="grid grid-cols-4 gap-[8px] pb-2">{KEYS.map((key) => <button key={key} aria-label={key === '⌫' ? 'delete' : key} className={`min-h-[52px] border-2 border-black text-center text-[22px] font-bold ${key === (units === 'si' ? 'mm' : 'in') ? 'bg-black text-white' : 'bg-white'}`} onClick={() => press(key)}>{key}</button>)}</div>}
+        {check.least_mm !== null && <div className="grid grid-cols-4 gap-[8px] pb-2">{KEYS.map((key) => <button key={key} aria-label={key === '⌫' ? 'delete' : key} className={`min-h-[58px] border-2 border-black text-center text-[22px] font-bold ${key === (units === 'si' ? 'mm' : 'in') ? 'bg-black text-white' : 'bg-white'}`} onClick={() => press(key)}>{key}</button>)}</div>}
       </div>
       <input ref={camera} type="file" name="photograph" aria-label="Photograph" accept="image/jpeg,image/png,image/webp" capture="environment" className="sr-only" onChange={(e) => void photograph(e.target.files?.[0])} />
       <div className={`${phone ? 'fixed inset-x-0 bottom-0' : ''} grid min-h-[72px] grid-cols-[72px_1fr_1.35fr] border-t-2 border-black bg-white`}>

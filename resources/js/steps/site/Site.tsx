@@ -1,7 +1,8 @@
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { useDocuments, useProjectId, useSite } from '../../api/hooks';
+import { useDocuments, useProjectId, useSequence, useSite } from '../../api/hooks';
 import type { SiteCheck, SiteSheet } from '../../api/types';
+import { Unfolded } from '../../drawing/Unfolded';
 import { show } from '../../quantity/show';
 import { SeverityMark, severityColour, severityWord } from '../../ui/severity';
 import { Frame } from '../../ui/Frame';
@@ -45,7 +46,8 @@ export default function Site() {
   );
   const refused = outbox.refused && <p role="alert" className="border border-fail p-2 text-fail">{outbox.refused}</p>;
   const chosen = what === 'check' ? site.data?.checks.find((c) => c.id === check) : undefined;
-  const list = site.data && <CheckList site={site.data} />;
+  const [near, setNear] = useState<string | null>(null);
+  const list = site.data && <CheckList site={site.data} near={setNear} />;
   const screen = chosen && site.data && (
     <CheckScreen
       key={chosen.id} check={chosen} checks={site.data.checks} photographs={site.data.photographs.filter((p) => p.check === chosen.id)} add={outbox.add} ensureVisit={ensureVisit} state={state} phone={phone}
@@ -72,13 +74,15 @@ export default function Site() {
     <Frame sheet="8 Site" reckoning={<><h2 className="pb-1 text-[15px] font-bold">{chosen ? chosen.title : 'Visits'}</h2>{state}{refused}{chosen ? <Readings check={chosen} /> : <ul>{site.data?.visits.map((v) => <li key={v.id} className="border-t border-hair py-1">{v.at.slice(0, 10)} · {v.by}{v.words ? ` · ${v.words}` : ''}</li>)}</ul>}</>}>
       <div className="px-8 py-4">
         <h1 className="mb-2 flex gap-5 text-lg font-bold">Site <span className="text-[13px] font-normal"><Link className="link" to={`/p/${project}/site`}>checks</Link> · <Link className="link" to={`/p/${project}/site/faults`}>faults</Link></span></h1>
-        {screen ? <div className="mx-auto max-w-[26rem] border border-ink">{screen}</div> : faults || list}
+        {screen ? <div className="mx-auto max-w-[26rem] border border-ink">{screen}</div> : faults || (site.data && site.data.checks.length > 0
+          ? <div className="grid grid-cols-[minmax(0,1fr)_25rem] gap-6"><Where check={site.data.checks.find((c) => c.id === near) ?? site.data.checks.find((c) => c.verdict.severity !== null && c.verdict.severity !== 'pass') ?? site.data.checks[0]} /><div>{list}</div></div>
+          : list)}
       </div>
     </Frame>
   );
 }
 
-function CheckList({ site }: { site: SiteSheet }) {
+function CheckList({ site, near }: { site: SiteSheet; near: (check: string) => void }) {
   const { units } = useUnits();
   const project = useProjectId();
   const details = [...new Set(site.checks.map((c) => c.detail))];
@@ -91,7 +95,7 @@ function CheckList({ site }: { site: SiteSheet }) {
           <section key={id} className="mb-4">
             <h2 className="border-b border-ink font-bold">{checks[0]?.detail_title} <span className="font-normal text-faint">{checks.filter((c) => c.verdict.count > 0).length} of {checks.length} read</span></h2>
             {checks.map((c) => (
-              <Link key={c.id} to={`/p/${project}/site/check/${encodeURIComponent(c.id)}`} data-check={c.id} className="flex min-h-[40px] items-center gap-3 border-b border-hair py-1 max-sm:min-h-[56px]">
+              <Link key={c.id} to={`/p/${project}/site/check/${encodeURIComponent(c.id)}`} data-check={c.id} onMouseEnter={() => near(c.id)} onFocus={() => near(c.id)} className="flex min-h-[34px] items-center gap-3 border-b border-hair py-1 max-sm:min-h-[56px]">
                 <span className="w-5">{c.verdict.severity && <SeverityMark severity={c.verdict.severity} />}</span>
                 <span className="grow">{c.title}<span className="text-faint"> · step {c.step}</span></span>
                 <span className={`whitespace-nowrap font-semibold ${c.verdict.severity ? severityColour(c.verdict.severity) : 'text-faint'}`}>{reading(c, units)}</span>
@@ -102,6 +106,14 @@ function CheckList({ site }: { site: SiteSheet }) {
       })}
     </>
   );
+}
+
+/** The opening as it will stand, with the place of one check on it. */
+function Where({ check }: { check: SiteCheck | undefined }) {
+  const { units } = useUnits();
+  const sequence = useSequence(check?.detail);
+  if (!check || !sequence.data) return <div />;
+  return <figure><div className="h-[560px]"><Unfolded sheet={sequence.data} step={sequence.data.steps.at(-1)?.number ?? 1} units={units} measured={check.measured} dimensions={false} /></div><figcaption className="text-center font-semibold">{check.title}</figcaption></figure>;
 }
 
 function reading(check: SiteCheck, units: 'si' | 'us'): string {

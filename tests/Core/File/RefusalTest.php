@@ -1,0 +1,103 @@
+<?php
+
+// Each case: what is done to a sound file, where it must be refused, and words of the value and of what would be right.
+
+function changed(string $path, mixed $value): string
+{
+    $file = demoFile();
+    $at = &$file;
+    foreach (array_filter(explode('/', $path), fn ($k) => $k !== '') as $key) {
+        $at = &$at[$key];
+    }
+    if ($value === 'unset!') {
+        $at = 'unset!';
+        unset($at);
+        $keys = explode('/', trim($path, '/'));
+        $last = array_pop($keys);
+        $parent = &$file;
+        foreach ($keys as $key) {
+            $parent = &$parent[$key];
+        }
+        unset($parent[$last]);
+    } else {
+        $at = $value;
+    }
+
+    return json_encode($file);
+}
+
+$layer = '/assemblies/0/layers/2';
+$cases = [
+    'thickness of zero' => ["$layer/thickness_mm", 0, 'above 0'],
+    'negative thickness' => ["$layer/thickness_mm", -5, 'above 0'],
+    'absurd thickness' => ["$layer/thickness_mm", 80000, 'up to 5000'],
+    'thickness as words' => ["$layer/thickness_mm", 'thick', 'a finite number'],
+    'unknown key in a layer' => ["$layer/colour", 'red', 'one of the keys'],
+    'unknown section' => ['/weather', [], 'one of the keys'],
+    'dangling material' => ["$layer/material", 'cheese', 'the id of a material'],
+    'framing of a dangling material' => ["$layer/framing", ['material' => 'cheese', 'fraction' => 0.1], 'the id of a material', '/material'],
+    'framing fraction of one' => ["$layer/framing", ['material' => 'lumber', 'fraction' => 1], 'below 1', '/fraction'],
+    'framing fraction of zero' => ["$layer/framing", ['material' => 'lumber', 'fraction' => 0], 'above 0', '/fraction'],
+    'framing spacing of zero' => ["$layer/framing", ['material' => 'lumber', 'fraction' => 0.1, 'spacing_mm' => 0], 'above 0', '/spacing_mm'],
+    'no fasteners per m²' => ["$layer/fasteners/per_m2", 0, 'above 0'],
+    'fastener of no thickness' => ["$layer/fasteners/diameter_mm", 0, 'above 0'],
+    'fastener conducting nothing' => ["$layer/fasteners/conductivity_w_mk", -1, 'above 0'],
+    'air on wool' => ["$layer/air", 'still', 'air layers'],
+    'unknown air' => ['/assemblies/0/layers/3/air', 'breezy', 'one of still'],
+    'unknown control' => ["$layer/controls", ['rain'], 'one of water', '/0'],
+    'layer ids twice' => ["$layer/id", 'l1', 'no other layer'],
+    'no layers' => ['/assemblies/0/layers', [], 'a list of 1 to 60'],
+    'two hundred layers' => ['/assemblies/0/layers', array_fill(0, 200, ['material' => 'clt', 'thickness_mm' => 10]), 'a list of 1 to 60'],
+    'unknown kind of assembly' => ['/assemblies/0/kind', 'fence', 'one of wall'],
+    'missing name' => ['/assemblies/0/name', 'unset!', 'missing'],
+    'assemblies twice' => ['/assemblies/1/id', 'w1', 'no other'],
+    'surface resistance of zero' => ['/assemblies/0/rsi_m2k_w', 0, 'above 0'],
+    'eleven months' => ['/climate/months', array_fill(0, 11, ['mean_c' => 1, 'rh_pct' => 50]), 'a list of exactly 12'],
+    'humidity of zero' => ['/climate/months/3/rh_pct', 0, 'above 0'],
+    'humidity over a hundred' => ['/climate/months/3/rh_pct', 101, 'up to 100'],
+    'colder than anywhere' => ['/climate/months/3/mean_c', -300, 'from -70 to 60'],
+    'indoor humidity below zero' => ['/indoor/rh_pct', -1, 'above 0'],
+    'class six' => ['/indoor', ['kind' => 'humidity-class', 'class' => 6, 'temperature_c' => 20], 'from 1 to 5', '/class'],
+    'indoor dew point above the room' => ['/indoor', ['kind' => 'humidity-class', 'class' => 5, 'temperature_c' => 5], 'dew point'],
+    'condition without outdoors' => ['/conditions/0/outdoor_c', 'unset!', 'missing'],
+    'conductivity of zero' => ['/materials/0/conductivity_w_mk', 0, 'above 0'],
+    'no figure for vapour' => ['/materials/0/vapour_resistance_factor', 'unset!', 'exactly one of', '', '/materials/0'],
+    'two figures for vapour' => ['/materials/0/sd_m', 2, 'exactly one of', '', '/materials/0'],
+    'no figure for heat' => ['/materials/0/conductivity_w_mk', 'unset!', 'exactly one of', '', '/materials/0'],
+    'permeance of zero' => ['/materials/1/permeance_ng_pa_s_m2', 0, 'above 0'],
+    'unknown units' => ['/project/units', 'cubits', 'one of si, us'],
+    'unknown school' => ['/project/schools', ['moon' => 'full'], 'one of the keys', '/moon'],
+    'other format' => ['/format', 'apron-project/2', 'apron-project/1'],
+    'patch outside its facet' => ['/details/0/pieces/1/patches/0/rect', [0, 0, 9000, 100], 'within the facet'],
+    'patch of no width' => ['/details/0/pieces/1/patches/0/rect', [5, 0, 5, 100], 'u0 < u1'],
+    'rect of three' => ['/details/0/pieces/1/patches/0/rect', [5, 0, 5], 'a list of exactly 4'],
+    'unknown facet' => ['/details/0/pieces/1/patches/0/facet', 'gable', 'one of face'],
+    'tucked under nothing' => ['/details/0/pieces/1/under', 'carpet', 'another piece'],
+    'opening of no width' => ['/details/0/opening/width_mm', 0, 'above 0'],
+    'reading of nothing' => ['/site/events/1/value_mm', 'unset!', 'either “value_mm” or “holds”', '', '/site/events/1'],
+    'visit that is not there' => ['/site/events/1/visit', 'nowhere', 'the id of a visit'],
+    'time without a zone' => ['/site/events/1/at', '2026-10-14 08:20', 'UTC'],
+];
+
+it('refuses', function (string $path, mixed $value, string $expected, string $below = '', ?string $pointer = null) {
+    $answer = apronCheck(changed($path, $value));
+    expect($answer['code'])->toBe(2)->and($answer['out'])->toBe('')
+        ->and($answer['err'])->toContain('at '.($pointer ?? $path.$below).':')->toContain($expected);
+})->with($cases);
+
+it('refuses what is no JSON, and names NaN with its line', function (string $json, string $why) {
+    $answer = apronCheck($json);
+    expect($answer['code'])->toBe(2)->and($answer['out'])->toBe('')->and($answer['err'])->toContain($why);
+})->with([
+    ['{"format": "apron-project/1",', 'not JSON'], ['[]', 'an object'], ['', 'not JSON'], ["{\"format\": \"apron-project/1\",\n \"x\": NaN}", 'NaN on line 2'], [str_replace('"mean_c": -11.5', '"mean_c": 1e999', file_get_contents(__DIR__.'/../../../database/demo/project.json')), 'a finite number'],
+]);
+
+it('answers 0 without a fail and 1 with one, as JSON and as a table', function () {
+    $sound = demoFile();
+    $sound['assemblies'] = [$sound['assemblies'][0]];
+    unset($sound['site']);
+    expect(apronCheck(json_encode($sound))['code'])->toBe(0)->and(apronCheck(json_encode(demoFile()))['code'])->toBe(1);
+    $table = apronCheck(json_encode(demoFile()), false);
+    expect($table['code'])->toBe(1)->and($table['out'])->toContain('FAIL')->toContain('not approved');
+    expect(array_keys(json_decode(apronCheck('{"format":"apron-project/1","project":{"name":"n","units":"us"}}')['out'], true)))->toBe(['format', 'findings']);
+});

@@ -1,0 +1,8 @@
+<?php
+
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Tests\TestCase;
+
+pest()->extend(TestCase::class)->use(RefreshDatabase::class)->in('Feature');
+
+require_once __DIR__.'/Support.php';
