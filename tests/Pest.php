@@ -6,3 +6,4 @@ use Tests\TestCase;
 pest()->extend(TestCase::class)->use(RefreshDatabase::class)->in('Feature');
 
 require_once __DIR__.'/Support.php';
+require_once __DIR__.'/Feature/Support.php';

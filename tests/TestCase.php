@@ -6,6 +6,9 @@ use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 
 abstract class TestCase extends BaseTestCase
 {
+    /** The registry has no Mockery, which the mocked console asks for. */
+    public $mockConsoleOutput = false;
+
     public function createApplication()
     {
         $app = require __DIR__.'/../bootstrap/app.php';
