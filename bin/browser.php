@@ -26,11 +26,7 @@ final class Browser
         $port = substr($name, strrpos($name, ':') + 1);
         $this->service = new Process(['/usr/bin/chromedriver', "--port=$port", '--log-level=SEVERE'], timeout: null);
         $this->service->start();
-        $until = microtime(true) + 20;
-        while (($answer = @fsockopen('127.0.0.1', (int) $port)) === false && microtime(true) < $until) {
-            usleep(50000);
-        }
-        is_resource($answer) && fclose($answer);
+        $this->service->waitUntil(fn (string $type, string $said): bool => str_contains($said, 'started successfully'));
         $this->profile = sys_get_temp_dir().'/apron-browser-'.bin2hex(random_bytes(6));
         $options = (new ChromeOptions)->addArguments([
             '--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update',

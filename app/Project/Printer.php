@@ -23,7 +23,7 @@ final class Printer
         $profile = sys_get_temp_dir().'/apron-print-'.bin2hex(random_bytes(6));
         $driver = null;
         try {
-            self::waitFor($port);
+            $service->waitUntil(fn (string $type, string $said): bool => str_contains($said, 'started successfully'));
             $driver = RemoteWebDriver::create("http://127.0.0.1:$port", self::capabilities($profile), 30000, 120000);
             $driver->get($address);
             $driver->wait(60, 100)->until(fn (RemoteWebDriver $d): bool => $d->executeScript('return document.documentElement.dataset.ready === "yes"') === true);
@@ -60,17 +60,5 @@ final class Printer
         fclose($socket);
 
         return (int) substr($name, strrpos($name, ':') + 1);
-    }
-
-    private static function waitFor(int $port): void
-    {
-        $until = microtime(true) + 20;
-        while (($socket = @fsockopen('127.0.0.1', $port, $code, $why, 0.2)) === false) {
-            if (microtime(true) > $until) {
-                throw new \RuntimeException("ChromeDriver does not answer: $why");
-            }
-            usleep(50000);
-        }
-        fclose($socket);
     }
 }

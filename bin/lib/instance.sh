@@ -52,6 +52,8 @@ raise_instance() {
   step "Starting the database"
   start_database
   environment
+  # The tests and the pictures begin with nothing but the demo; what a person works on is never dropped.
+  [ "$NAME" = start ] || mariadb --no-defaults -h127.0.0.1 -P"$DATABASE_PORT" -uroot -e 'drop database if exists apron'
   create_database apron
   mkdir -p storage/framework/{views,sessions,cache} storage/logs
   artisan config:clear -q

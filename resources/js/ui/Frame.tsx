@@ -145,12 +145,12 @@ function Finder({ open, close }: { open: boolean; close: () => void }) {
 }
 
 /** A dialog laid on the sheet: one hairline frame, closed with Escape. */
-export function Sheet({ open, close, title, children }: { open: boolean; close: () => void; title: string; children: ReactNode }) {
+export function Sheet({ open, close, title, focusBack, children }: { open: boolean; close: () => void; title: string; focusBack?: (() => void) | undefined; children: ReactNode }) {
   return (
     <Dialog.Root open={open} onOpenChange={(o) => { if (!o) close(); }}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 bg-ink/20" />
-        <Dialog.Content aria-describedby={undefined} className="fixed top-[12%] left-1/2 max-h-[76vh] w-[36rem] max-w-[94vw] -translate-x-1/2 overflow-auto border border-ink bg-paper p-4">
+        <Dialog.Content aria-describedby={undefined} onCloseAutoFocus={(event) => { if (focusBack) { event.preventDefault(); focusBack(); } }} className="fixed top-[12%] left-1/2 max-h-[76vh] w-[36rem] max-w-[94vw] -translate-x-1/2 overflow-auto border border-ink bg-paper p-4">
           <Dialog.Title className="mb-2 text-base font-bold">{title}</Dialog.Title>
           {children}
         </Dialog.Content>

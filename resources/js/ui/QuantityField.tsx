@@ -18,11 +18,13 @@ interface Props {
   /** typing on the drawing hands its first character here */
   seed?: string | undefined;
   onSeeded?: () => void;
+  /** after Enter or Escape: where the focus goes back to */
+  onDone?: () => void;
   onChange: (value: number, typed: string) => void;
 }
 
 /** A quantity as people write it. Shows at once what it understood, in both systems; keeps what it cannot read. */
-export function QuantityField({ label, dimension, value, typed, conductivity, most, least, hideLabel, disabled, width = '7.5rem', seed, onSeeded, onChange }: Props) {
+export function QuantityField({ label, dimension, value, typed, conductivity, most, least, hideLabel, disabled, width = '7.5rem', seed, onSeeded, onDone, onChange }: Props) {
   const { units } = useUnits();
   const [text, setText] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
@@ -61,7 +63,9 @@ export function QuantityField({ label, dimension, value, typed, conductivity, mo
           if ('value' in now && outside(now.value) === null) onChange(now.value, next.trim());
         }}
         onKeyDown={(event) => {
-          if (event.key === 'Escape' || event.key === 'Enter') event.currentTarget.blur();
+          if (event.key !== 'Escape' && event.key !== 'Enter') return;
+          event.currentTarget.blur();
+          onDone?.();
         }}
         onBlur={() => { if (why === null) setText(null); }}
       />

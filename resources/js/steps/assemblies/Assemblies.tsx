@@ -154,12 +154,17 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
         <Focused at={at}>
           <Section {...{ assembly, figures, materials, units, thread }} selected={at} onSelect={setSelected} onKeyDown={keyDown} />
         </Focused>
-        <LayerBench {...{ assembly, layer, at, materials, mayEdit, seed, setLayer, move, take, carry }} onSeeded={() => setSeed(undefined)} pick={setPicking} change={draft.change} />
+        <LayerBench {...{ assembly, layer, at, materials, mayEdit, seed, setLayer, move, take, carry }} onSeeded={() => setSeed(undefined)} onDone={focusLayer} pick={setPicking} change={draft.change} />
         {figures && <MonthStrips {...{ assembly, figures, materials, units }} />}
       </div>
-      <MaterialPicker open={picking !== null} title={picking === 'new' ? 'A new layer of' : 'Make this layer of'} materials={materialList.data ?? []} choose={choose} close={() => setPicking(null)} />
+      <MaterialPicker open={picking !== null} title={picking === 'new' ? 'A new layer of' : 'Make this layer of'} materials={materialList.data ?? []} choose={choose} close={() => setPicking(null)} focusBack={focusLayer} />
     </Frame>
   );
+}
+
+/** Back to the layer on the drawing, after something was typed about it. */
+function focusLayer() {
+  document.querySelector<SVGGElement>('[data-drawing=section] [aria-selected=true]')?.focus({ preventScroll: true });
 }
 
 /** Keeps the focus on the selected layer as it moves through the drawing. */

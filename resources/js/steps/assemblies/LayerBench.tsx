@@ -1,4 +1,3 @@
-import { useRef } from 'react';
 import type { Assembly, Control, Layer, Material } from '../../api/types';
 import { QuantityField } from '../../ui/QuantityField';
 import { THREADS } from '../../ui/threads';
@@ -11,6 +10,7 @@ interface Props {
   mayEdit: boolean;
   seed: string | undefined;
   onSeeded: () => void;
+  onDone: () => void;
   setLayer: (part: Partial<Layer>) => void;
   move: (by: number) => void;
   take: () => void;
@@ -20,8 +20,7 @@ interface Props {
 }
 
 /** What can be done to the selected layer, straight under it: everything here has a key as well. */
-export function LayerBench({ assembly, layer, at, materials, mayEdit, seed, onSeeded, setLayer, move, take, carry, pick, change }: Props) {
-  const bench = useRef<HTMLDivElement>(null);
+export function LayerBench({ assembly, layer, at, materials, mayEdit, seed, onSeeded, onDone, setLayer, move, take, carry, pick, change }: Props) {
   const material = layer && materials.get(layer.material);
   if (!layer || at === null) {
     return (
@@ -33,12 +32,12 @@ export function LayerBench({ assembly, layer, at, materials, mayEdit, seed, onSe
     );
   }
   return (
-    <div ref={bench} className="min-h-[66px] border-y border-hair pt-1 text-[12px]" data-bench={layer.id}>
+    <div className="min-h-[66px] border-y border-hair pt-1 text-[12px]" data-bench={layer.id}>
       <div className="flex flex-wrap items-start gap-x-4 gap-y-1">
         <button className="act flex max-w-[17rem] items-baseline gap-2" disabled={!mayEdit} onClick={() => pick('change')}><span className="truncate">{material?.name ?? layer.material}</span><span className="key">m</span></button>
         <QuantityField
           label="Thickness" dimension="thickness" value={layer.thickness_mm} typed={layer.thickness_typed} conductivity={material?.conductivity_w_mk} most={5000} disabled={!mayEdit}
-          seed={seed} onSeeded={onSeeded} width="6.5rem" onChange={(thickness_mm, thickness_typed) => setLayer({ thickness_mm, thickness_typed })}
+          seed={seed} onSeeded={onSeeded} onDone={onDone} width="6.5rem" onChange={(thickness_mm, thickness_typed) => setLayer({ thickness_mm, thickness_typed })}
         />
         <span role="group" aria-label="Controls this layer carries">
           {THREADS.map((t) => {

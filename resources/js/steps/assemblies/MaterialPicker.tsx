@@ -8,10 +8,11 @@ interface Props {
   materials: Material[];
   choose: (material: Material) => void;
   close: () => void;
+  focusBack: () => void;
 }
 
 /** Find a material by typing any part of its name or family; arrows and Enter take it. */
-export function MaterialPicker({ open, title, materials, choose, close }: Props) {
+export function MaterialPicker({ open, title, materials, choose, close, focusBack }: Props) {
   const [words, setWords] = useState('');
   const [at, setAt] = useState(0);
   const found = materials.filter((m) => words.toLowerCase().split(/\s+/).every((w) => `${m.name} ${m.family ?? ''}`.toLowerCase().includes(w)));
@@ -22,7 +23,7 @@ export function MaterialPicker({ open, title, materials, choose, close }: Props)
     setAt(0);
   };
   return (
-    <Sheet open={open} close={close} title={title}>
+    <Sheet open={open} close={close} title={title} focusBack={focusBack}>
       <input
         autoFocus role="combobox" aria-expanded="true" aria-controls="materials" aria-label="Find a material" className="w-full" value={words} placeholder="wool, gypsum, membrane …"
         onChange={(e) => { setWords(e.target.value); setAt(0); }}
