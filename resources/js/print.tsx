@@ -84,7 +84,7 @@ function SequencePages({ sheet, units }: { sheet: SequenceSheet; units: Units })
   return (
     <section>
       <h2 className="mb-1 text-[14pt] font-bold">{sheet.detail.id} · {sheet.detail.title}</h2>
-      <div className="mx-auto h-[118mm]"><Unfolded sheet={sheet} step={last} units={units} /></div>
+      <div className="mx-auto h-[104mm]"><Unfolded sheet={sheet} step={last} units={units} /></div>
       <table className="my-2 w-full border-collapse text-[8.5pt]">
         <thead><tr className="border-b border-ink text-left"><th>Step</th><th>Cut</th><th>of</th><th>{units === 'si' ? 'mm' : 'in'}</th><th>{units === 'si' ? 'in' : 'mm'}</th></tr></thead>
         <tbody>{sheet.cut_list.map((c) => <tr key={c.pieces.join()} className="border-b border-hair"><td>{c.step}</td><td>{c.count} × {c.pieces.map((p) => sheet.names[p]).join(', ')}</td><td>{sheet.materials[c.pieces[0] ?? '']}</td><td>{show(c.length_mm, 'length', units)} × {show(c.width_mm, 'length', units)}</td><td>{show(c.length_mm, 'length', other)} × {show(c.width_mm, 'length', other)}</td></tr>)}</tbody>

@@ -1,8 +1,10 @@
 import type { Assessment, Climate, Units } from '../api/types';
 import { niceStep } from './scale';
 
-export const YEAR = { width: 800, left: 46, right: 16, top: 16, bottom: 420, height: 432 };
+export const YEAR = { width: 800, left: 46, right: 16, top: 16, bottom: 410, height: 432 };
 export const monthX = (m: number) => YEAR.left + ((m + 0.5) * (YEAR.width - YEAR.left - YEAR.right)) / 12;
+
+export const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
 /** The climate's year: outdoor air and its dew point, with the indoor air and the indoor dew point over it. */
 export function YearChart({ climate, months, units }: { climate: Climate; months: NonNullable<Assessment['climate']>['months'] | undefined; units: Units }) {
@@ -24,7 +26,7 @@ export function YearChart({ climate, months, units }: { climate: Climate; months
           <text x={left - 8} y={y(t) + 4} textAnchor="end" fontSize="11">{units === 'si' ? t : Math.round(t * 1.8 + 32)}</text>
         </g>
       ))}
-      {climate.months.map((_, i) => <path key={i} d={`M${monthX(i)} ${bottom}v5`} stroke="var(--color-ink)" strokeWidth="0.7" />)}
+      {climate.months.map((_, i) => <g key={i}><path d={`M${monthX(i)} ${bottom}v5`} stroke="var(--color-ink)" strokeWidth="0.7" /><text x={monthX(i)} y={bottom + 18} textAnchor="middle" fontSize="11" fill="var(--color-faint)">{MONTHS[i]}</text></g>)}
       {dew && outdoor.map((t, i) => {
         const d = dew[i] ?? t;
         // Where the outdoor air is colder than the indoor dew point, something in the wall is too.

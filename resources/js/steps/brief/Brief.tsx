@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { useClimates, useDocuments, useProjectId } from '../../api/hooks';
 import { post, Refused } from '../../api/client';
 import type { Assessment, BriefContent, Climate, Doc, IndoorAir } from '../../api/types';
-import { monthX, YEAR, YearChart } from '../../drawing/YearChart';
+import { MONTHS, monthX, YEAR, YearChart } from '../../drawing/YearChart';
 import { Frame } from '../../ui/Frame';
 import { useKeys } from '../../ui/keys';
 import { QuantityField } from '../../ui/QuantityField';
@@ -10,8 +10,6 @@ import { SaveState } from '../../ui/SaveState';
 import { useDraft } from '../../ui/useDraft';
 import { useUnits } from '../../ui/units';
 import { show } from '../../quantity/show';
-
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
 export default function Brief() {
   const documents = useDocuments();
@@ -115,7 +113,6 @@ function MonthTable({ climate, mayEdit, change }: { climate: Climate; mayEdit: b
   );
   return (
     <div className="mt-1">
-      <div className="relative h-4 text-[11px] text-faint">{MONTHS.map((m, i) => <span key={m} className="absolute -translate-x-1/2" style={{ left: `${(monthX(i) / YEAR.width) * 100}%` }}>{m}</span>)}</div>
       {row('mean_c', units === 'si' ? '°C' : '°F')}
       {row('rh_pct', '% RH')}
     </div>

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useDocuments, useProjectId, useSequence } from '../../api/hooks';
 import { post, put, Refused } from '../../api/client';
@@ -75,10 +75,15 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
   useEffect(() => setMade(undefined), [units]);
 
   const opening = draft.content.opening;
+  const asking = useRef<AbortController>(null);
   const resize = async (name: string, value: number) => {
+    // A size half typed must not answer after the whole one.
+    asking.current?.abort();
+    const stop = new AbortController();
+    asking.current = stop;
     try {
       const parameters = { ...draft.content.generated?.parameters, [name]: value };
-      const next = await post<SequenceSheet>(`/projects/${project}/generate`, { id: doc.key, title: draft.content.title, parameters, units });
+      const next = await post<SequenceSheet>(`/projects/${project}/generate`, { id: doc.key, title: draft.content.title, parameters, units }, stop.signal);
       setMade(next);
       setWhy(null);
       draft.change(next.detail);
