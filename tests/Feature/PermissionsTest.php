@@ -2,7 +2,6 @@
 
 use App\Models\Report;
 use App\Models\Role;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Storage;
 
@@ -65,7 +64,7 @@ it('sends a guest to sign in, and opens the print pages only by a signed address
 
 it('sets a content policy without inline script', function () {
     $policy = (string) $this->withoutVite()->get('/sign-in')->assertOk()->headers->get('Content-Security-Policy');
-    expect($policy)->toContain("script-src 'self';")->and(preg_match("/script-src[^;]*unsafe/", $policy))->toBe(0);
+    expect($policy)->toContain("script-src 'self';")->and(preg_match('/script-src[^;]*unsafe/', $policy))->toBe(0);
 });
 
 it('throttles sign-in after ten wrong passwords', function () {
