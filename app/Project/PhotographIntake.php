@@ -45,6 +45,9 @@ final class PhotographIntake
         if ($size === false || $size[2] !== IMAGETYPE_JPEG) {
             throw new FileRefused('/photograph', 'no JPEG picture', 'a JPEG picture');
         }
+        if (str_contains(substr($jpeg, 0, 65536), "Exif\0\0")) {
+            throw new FileRefused('/photograph', 'a picture that still says by which camera or where it was taken', 'one that was taken in by Apron, which leaves that behind');
+        }
         $photograph = Photograph::firstOrNew(['project_id' => $project->id, 'sha256' => hash('sha256', $jpeg)]);
         if (! $photograph->exists) {
             Storage::put($photograph->path(), $jpeg);

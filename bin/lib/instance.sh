@@ -15,14 +15,12 @@ port_busy() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 
 alive() { [ -f "$RUN/run/$1.pid" ] && kill -0 "$(cat "$RUN/run/$1.pid")" 2>/dev/null; }
 
-running() { alive database && alive nginx; }
-
-all_alive() { alive database && alive fpm && alive nginx && alive queue; }
+running() { alive database && alive fpm && alive nginx && alive queue; }
 
 # What a killed start left behind is stopped first, so that nothing holds the data.
 claim_instance() {
   exec 8>"$RUN/lock"
-  flock -n 8 || die "Another ./apron is at work on $RUN. Wait for it, or end it with ./apron stop."
+  flock -w 3 8 || die "Another ./apron is at work on $RUN. Wait for it, or end it with ./apron stop."
   local part
   for part in queue nginx fpm database; do
     if alive $part; then say "Clearing up after a start that was cut short ($part)."; stop_part $part; fi

@@ -54,6 +54,15 @@ export function useDraft<T>(doc: Doc<T>, mayEdit: boolean) {
     return () => clearTimeout(timer);
   }, [kept.content, save, state]);
 
+  // A newer revision than the one here, with nothing typed since: somebody else's, or one's own from a sheet left a moment ago.
+  useEffect(() => {
+    if (doc.revision <= revision.current || saving.current || latest.current !== saved.current) return;
+    revision.current = doc.revision;
+    saved.current = doc.content;
+    latest.current = doc.content;
+    setKept((k) => ({ content: doc.content, past: [...k.past, k.content], future: [] }));
+  }, [doc.revision, doc.content]);
+
   // Leaving the sheet must not lose what was typed a moment ago.
   useEffect(() => () => void save(), [save]);
 
