@@ -54,6 +54,16 @@ it('builds a wall on the drawing by keyboard alone', function () {
         press($browser, 'plyw', WebDriverKeys::ENTER);
         drawnIs($browser, ['Gypsum board, 12.7 mm', 'Plywood, 11 mm, carries air', 'Mineral wool board, semi-rigid, 139.7 mm, carries heat']);
 
+        // The figure typed key by key is undone as one.
+        $browser->until('return document.activeElement.getAttribute("role") === "option"', 'the focus on the drawing');
+        $browser->driver->action()->sendKeys(null, '1')->perform();
+        $browser->until('return document.activeElement.tagName === "INPUT"');
+        press($browser, '8 mm', WebDriverKeys::ENTER);
+        drawnIs($browser, ['Gypsum board, 12.7 mm', 'Plywood, 18 mm, carries air', 'Mineral wool board, semi-rigid, 139.7 mm, carries heat']);
+        $browser->until('return document.activeElement.getAttribute("role") === "option"', 'the focus on the drawing');
+        chord($browser, WebDriverKeys::CONTROL, 'z');
+        drawnIs($browser, ['Gypsum board, 12.7 mm', 'Plywood, 11 mm, carries air', 'Mineral wool board, semi-rigid, 139.7 mm, carries heat']);
+
         // Out, and back by undo, and out again by redo, and back.
         $browser->driver->action()->sendKeys(null, WebDriverKeys::DELETE)->perform();
         drawnIs($browser, ['Gypsum board, 12.7 mm', 'Mineral wool board, semi-rigid, 139.7 mm, carries heat']);
@@ -74,6 +84,7 @@ it('builds a wall on the drawing by keyboard alone', function () {
         press($browser, ' furlongs');
         $browser->until('const w = document.querySelector("[data-bench=l2] [role=alert]"); return w !== null && w.textContent.includes("7 furlongs")', 'the reason');
         expect($browser->see('[data-bench=l2] input')->getAttribute('value'))->toBe('7 furlongs');
+        $browser->until('return document.querySelector("[data-layer=l2]").getAttribute("aria-label").includes("139.7 mm")', 'the wall as it was before');
     } finally {
         $browser->close();
     }

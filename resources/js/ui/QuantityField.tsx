@@ -20,7 +20,8 @@ interface Props {
   onSeeded?: () => void;
   /** after Enter or Escape: where the focus goes back to */
   onDone?: () => void;
-  onChange: (value: number, typed: string) => void;
+  /** typed is undefined where the value goes back to one that had never been typed */
+  onChange: (value: number, typed: string | undefined) => void;
 }
 
 /** A quantity as people write it. Shows at once what it understood, in both systems; keeps what it cannot read. */
@@ -28,6 +29,8 @@ export function QuantityField({ label, dimension, value, typed, conductivity, mo
   const { units } = useUnits();
   const [text, setText] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
+  // What stood here before it was typed over: a text that cannot be read must not leave half of itself behind as a figure.
+  const before = useRef<{ value: number; typed: string | undefined } | null>(null);
   const id = useId();
   const read = text === null ? null : readQuantity(text, dimension, units, conductivity);
   const bounds = read && 'value' in read ? outside(read.value) : null;
@@ -55,12 +58,13 @@ export function QuantityField({ label, dimension, value, typed, conductivity, mo
         id={id} ref={input} style={{ width }} disabled={disabled} inputMode="text" autoComplete="off" spellCheck={false}
         value={text ?? typed ?? (value === undefined ? '' : show(value, dimension, units))}
         aria-invalid={why !== null} aria-describedby={`${id}-read`}
-        onFocus={(event) => { setText((t) => t ?? typed ?? (value === undefined ? '' : show(value, dimension, units))); event.target.select(); }}
+        onFocus={(event) => { before.current = value === undefined ? null : { value, typed }; setText((t) => t ?? typed ?? (value === undefined ? '' : show(value, dimension, units))); event.target.select(); }}
         onChange={(event) => {
           const next = event.target.value;
           setText(next);
           const now = readQuantity(next, dimension, units, conductivity);
           if ('value' in now && outside(now.value) === null) onChange(now.value, next.trim());
+          else if (before.current && before.current.value !== value) onChange(before.current.value, before.current.typed);
         }}
         onKeyDown={(event) => {
           if (event.key !== 'Escape' && event.key !== 'Enter') return;

@@ -18,6 +18,7 @@ export function useDraft<T>(doc: Doc<T>, mayEdit: boolean) {
   const [state, setState] = useState<'saved' | 'saving' | 'unsaved' | 'stale'>('saved');
   const revision = useRef(doc.revision);
   const saving = useRef(false);
+  const lastRun = useRef<string>(undefined);
   const latest = useRef(doc.content);
   const saved = useRef(doc.content);
 
@@ -66,12 +67,19 @@ export function useDraft<T>(doc: Doc<T>, mayEdit: boolean) {
   // Leaving the sheet must not lose what was typed a moment ago.
   useEffect(() => () => void save(), [save]);
 
-  const change = (content: T) => {
+  /** @param run changes of one run, the keys typed into one field, are undone as one */
+  const change = (content: T, run?: string) => {
     if (!mayEdit) return;
+    const goesOn = run !== undefined && run === lastRun.current;
+    lastRun.current = run;
     setState((s) => (s === 'stale' ? s : 'unsaved'));
-    setKept((k) => ({ content, past: [...k.past.slice(-99), k.content], future: [] }));
+    setKept((k) => ({ content, past: goesOn ? k.past : [...k.past.slice(-99), k.content], future: [] }));
   };
-  const undo = () => setKept((k) => (k.past.length === 0 ? k : { content: k.past[k.past.length - 1] as T, past: k.past.slice(0, -1), future: [k.content, ...k.future] }));
+  const undo = () => {
+    lastRun.current = undefined;
+    back();
+  };
+  const back = () => setKept((k) => (k.past.length === 0 ? k : { content: k.past[k.past.length - 1] as T, past: k.past.slice(0, -1), future: [k.content, ...k.future] }));
   const redo = () => setKept((k) => (k.future.length === 0 ? k : { content: k.future[0] as T, past: [...k.past, k.content], future: k.future.slice(1) }));
 
   /** After a stale save: go on from what somebody else saved, or save over it knowingly. */

@@ -93,11 +93,11 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
 
   const at = selected === null ? null : Math.min(selected, assembly.layers.length - 1);
   const layer = at === null ? undefined : assembly.layers[at];
-  const setLayers = (layers: Layer[], select?: number) => {
-    draft.change({ ...assembly, layers });
+  const setLayers = (layers: Layer[], select?: number, run?: string) => {
+    draft.change({ ...assembly, layers }, run);
     if (select !== undefined) setSelected(Math.max(0, Math.min(layers.length - 1, select)));
   };
-  const setLayer = (part: Partial<Layer>) => { if (at !== null) setLayers(assembly.layers.map((l, i) => (i === at ? clean({ ...l, ...part }) : l))); };
+  const setLayer = (part: Partial<Layer>) => { if (at !== null) setLayers(assembly.layers.map((l, i) => (i === at ? clean({ ...l, ...part }) : l)), undefined, 'thickness_mm' in part ? `thickness of ${layer?.id}` : undefined); };
   const move = (by: number) => {
     if (at === null || at + by < 0 || at + by >= assembly.layers.length) return;
     const layers = [...assembly.layers];
@@ -150,7 +150,7 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
       <div className="px-6 py-3">
         {list}
         <label className="sr-only" htmlFor="assembly-name">Name</label>
-        <input id="assembly-name" className="mt-1 w-full border-transparent bg-transparent text-[17px] font-bold" value={assembly.name} disabled={!mayEdit} maxLength={200} onChange={(e) => { if (e.target.value.trim() !== '') draft.change({ ...assembly, name: e.target.value }); }} />
+        <input id="assembly-name" className="mt-1 w-full border-transparent bg-transparent text-[17px] font-bold" value={assembly.name} disabled={!mayEdit} maxLength={200} onChange={(e) => { if (e.target.value.trim() !== '') draft.change({ ...assembly, name: e.target.value }, 'name'); }} />
         <Focused at={at}>
           <Section {...{ assembly, figures, materials, units, thread }} selected={at} onSelect={setSelected} onKeyDown={keyDown} />
         </Focused>
