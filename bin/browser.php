@@ -67,7 +67,7 @@ final class Browser
     /** Waits for a state of the page: a script that returns true. */
     public function until(string $script, ?string $what = null): void
     {
-        $until = microtime(true) + 20;
+        $until = microtime(true) + 60;
         while ($this->driver->executeScript($script) !== true) {
             if (microtime(true) > $until) {
                 throw new RuntimeException('Waited in vain for '.($what ?? $script).' at '.$this->driver->getCurrentURL()."\n".mb_substr((string) $this->driver->executeScript('return document.body.innerText'), 0, 1500).json_encode($this->driver->manage()->getLog('browser')));

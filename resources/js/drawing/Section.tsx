@@ -1,4 +1,4 @@
-import { Fragment, type KeyboardEvent } from 'react';
+import { Fragment, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Assembly, AssemblyFigures, Control, Material, Units } from '../api/types';
 import { show } from '../quantity/show';
 import { THREADS } from '../ui/threads';
@@ -16,10 +16,12 @@ interface Props {
   selected?: number | null;
   onSelect?: (index: number) => void;
   onKeyDown?: (event: KeyboardEvent, index: number) => void;
+  /** a layer was dragged to another's place */
+  onMove?: (from: number, to: number) => void;
 }
 
 /** A wall or roof cut through, to scale, inside on the left: hatches, threads, temperature and dew point over it. */
-export function Section({ assembly, figures, materials, units, thread = null, selected = null, onSelect, onKeyDown }: Props) {
+export function Section({ assembly, figures, materials, units, thread = null, selected = null, onSelect, onKeyDown, onMove }: Props) {
   const { width, left, right, top, bottom, height } = SECTION;
   const layers = assembly.layers;
   const { edges, thickened } = placeLayers(layers.map((l) => l.thickness_mm), width - left - right);
@@ -33,10 +35,23 @@ export function Section({ assembly, figures, materials, units, thread = null, se
   const step = niceStep(high - low, 4);
   const ticks = profile ? Array.from({ length: Math.floor(high / step) - Math.ceil(low / step) + 1 }, (_, i) => (Math.ceil(low / step) + i) * step) : [];
   const line = (key: 'temperature_c' | 'dew_point_c') => profile?.interfaces.map((p, i) => `${x(i)},${y(p[key])}`).join(' ');
+  const drag = useRef<{ from: number; x: number } | null>(null);
+  const [over, setOver] = useState<{ from: number; to: number } | null>(null);
+  /** The layer under the pointer while one is dragged; a hand that only trembles drags nothing. */
+  const under = (event: PointerEvent<SVGSVGElement>): number | null => {
+    if (!drag.current || Math.abs(event.clientX - drag.current.x) < 12) return null;
+    const box = event.currentTarget.getBoundingClientRect();
+    const at = ((event.clientX - box.left) / box.width) * width;
+    const found = layers.findIndex((_, i) => at < x(i + 1));
+    return found < 0 ? layers.length - 1 : found;
+  };
   const faded = thread === null ? 1 : 0.28;
 
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} className="block w-full" role="listbox" aria-label={`Section of ${assembly.name}, inside to outside`} data-drawing="section">
+    <svg viewBox={`0 0 ${width} ${height}`} className="block w-full" role="listbox" aria-label={`Section of ${assembly.name}, inside to outside`} data-drawing="section"
+      onPointerMove={onMove && ((event) => { const to = under(event); setOver(to === null || !drag.current ? null : { from: drag.current.from, to }); })} onPointerLeave={() => { drag.current = null; setOver(null); }}
+      onPointerUp={onMove && ((event) => { const [from, to] = [drag.current?.from, under(event)]; drag.current = null; setOver(null); if (from !== undefined && to !== null && to !== from) onMove(from, to); })}
+    >
       {layers.map((layer, i) => {
         const material = materials.get(layer.material);
         const name = material?.name ?? layer.material;
@@ -47,7 +62,7 @@ export function Section({ assembly, figures, materials, units, thread = null, se
           <g
             key={layer.id ?? i} role="option" aria-selected={selected === i} tabIndex={onSelect ? (selected === i || (selected === null && i === 0) ? 0 : -1) : undefined}
             aria-label={`${name}, ${show(layer.thickness_mm, 'thickness', units)}${layer.controls?.length ? `, carries ${layer.controls.join(', ')}` : ''}`}
-            data-layer={layer.id} onClick={() => onSelect?.(i)} onFocus={() => { if (selected !== i) onSelect?.(i); }} onKeyDown={(event) => onKeyDown?.(event, i)}
+            data-layer={layer.id} onPointerDown={(event) => { drag.current = { from: i, x: event.clientX }; }} onClick={() => onSelect?.(i)} onFocus={() => { if (selected !== i) onSelect?.(i); }} onKeyDown={(event) => onKeyDown?.(event, i)}
             style={{ cursor: onSelect ? 'pointer' : undefined }}
           >
             <g opacity={thread !== null && !layer.controls?.includes(thread) ? faded : 1}>
@@ -66,6 +81,7 @@ export function Section({ assembly, figures, materials, units, thread = null, se
         );
       })}
       {selected !== null && selected < layers.length && <rect x={x(selected) - 1.5} y={top - 1.5} width={x(selected + 1) - x(selected) + 3} height={bottom - top + 3} fill="none" stroke="var(--color-ink)" strokeWidth="3" pointerEvents="none" />}
+      {over !== null && over.to !== over.from && <path d={`M${over.to > over.from ? x(over.to + 1) : x(over.to)} ${top - 10}V${bottom + 10}`} stroke="var(--color-ink)" strokeWidth="5" pointerEvents="none" />}
       <g stroke="var(--color-ink)" strokeWidth="0.8" pointerEvents="none">
         <path d={`M${x(0)} ${bottom + 24}H${x(layers.length)}`} />
         {edges.map((_, i) => <path key={i} d={`M${x(i)} ${bottom + 20}v8`} />)}

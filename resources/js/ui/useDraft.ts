@@ -50,7 +50,12 @@ export function useDraft<T>(doc: Doc<T>, mayEdit: boolean) {
 
   useEffect(() => {
     latest.current = kept.content;
-    if (kept.content === saved.current || state === 'stale') return;
+    if (state === 'stale') return;
+    if (kept.content === saved.current) {
+      // Undone before it was saved, or taken over from somebody else: there is nothing to save.
+      if (state === 'unsaved') setState('saved');
+      return;
+    }
     const timer = setTimeout(() => void save(), 500);
     return () => clearTimeout(timer);
   }, [kept.content, save, state]);

@@ -98,13 +98,14 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
     if (select !== undefined) setSelected(Math.max(0, Math.min(layers.length - 1, select)));
   };
   const setLayer = (part: Partial<Layer>) => { if (at !== null) setLayers(assembly.layers.map((l, i) => (i === at ? clean({ ...l, ...part }) : l)), undefined, 'thickness_mm' in part ? `thickness of ${layer?.id}` : undefined); };
-  const move = (by: number) => {
-    if (at === null || at + by < 0 || at + by >= assembly.layers.length) return;
+  const place = (from: number, to: number) => {
+    if (to < 0 || to >= assembly.layers.length) return;
     const layers = [...assembly.layers];
-    const [taken] = layers.splice(at, 1);
-    layers.splice(at + by, 0, taken as Layer);
-    setLayers(layers, at + by);
+    const [taken] = layers.splice(from, 1);
+    layers.splice(to, 0, taken as Layer);
+    setLayers(layers, to);
   };
+  const move = (by: number) => { if (at !== null) place(at, at + by); };
   const take = () => { if (at !== null && assembly.layers.length > 1) setLayers(assembly.layers.filter((_, i) => i !== at), at); };
   const choose = (material: Material) => {
     if (picking === 'new') {
@@ -152,7 +153,7 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
         <label className="sr-only" htmlFor="assembly-name">Name</label>
         <input id="assembly-name" className="mt-1 w-full border-transparent bg-transparent text-[17px] font-bold" value={assembly.name} disabled={!mayEdit} maxLength={200} onChange={(e) => { if (e.target.value.trim() !== '') draft.change({ ...assembly, name: e.target.value }, 'name'); }} />
         <Focused at={at}>
-          <Section {...{ assembly, figures, materials, units, thread }} selected={at} onSelect={setSelected} onKeyDown={keyDown} />
+          <Section {...{ assembly, figures, materials, units, thread }} selected={at} onSelect={setSelected} onKeyDown={keyDown} {...(mayEdit ? { onMove: place } : {})} />
         </Focused>
         <LayerBench {...{ assembly, layer, at, materials, mayEdit, seed, setLayer, move, take, carry }} onSeeded={() => setSeed(undefined)} onDone={focusLayer} pick={setPicking} change={draft.change} />
         {figures && <MonthStrips {...{ assembly, figures, materials, units }} />}

@@ -1,0 +1,48 @@
+<?php
+
+use App\Jobs\PrintReport;
+use App\Models\Report;
+use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Facades\Storage;
+
+it('puts a report on the queue and tells how far it has come', function () {
+    Queue::fake();
+    [$project, $consultant] = practice();
+    $id = $this->actingAs($consultant)->postJson("/api/projects/{$project->id}/reports")->assertStatus(202)->assertJson(['state' => 'queued', 'percent' => 0])->json('id');
+    Queue::assertPushed(PrintReport::class, 1);
+    $this->getJson("/api/reports/$id")->assertOk()->assertJson(['state' => 'queued', 'by' => $consultant->name]);
+    $this->getJson("/api/reports/$id/file")->assertNotFound();
+});
+
+it('does not print what was cancelled, and cancels nothing that is done', function () {
+    Storage::fake('files');
+    [$project, $consultant] = practice();
+    $report = Report::create(['project_id' => $project->id, 'by' => 'x', 'state' => 'queued', 'percent' => 0, 'doing' => '']);
+    $this->actingAs($consultant)->postJson("/api/reports/{$report->id}/cancel")->assertJson(['state' => 'cancelled']);
+    PrintReport::dispatchSync($report->id);
+    expect($report->fresh()->state)->toBe('cancelled')->and(Storage::allFiles())->toBe([]);
+    $report->update(['state' => 'done']);
+    $this->postJson("/api/reports/{$report->id}/cancel")->assertJson(['state' => 'done']);
+});
+
+it('says why the printer stopped', function () {
+    [$project] = practice();
+    $report = Report::create(['project_id' => $project->id, 'by' => 'x', 'state' => 'printing', 'percent' => 20, 'doing' => '']);
+    (new PrintReport($report->id))->failed(new RuntimeException('no paper'));
+    expect($report->fresh()->only('state', 'doing'))->toBe(['state' => 'failed', 'doing' => 'the printer stopped: no paper']);
+});
+
+it('shows the printer everything the report is made of, and no more than data', function () {
+    Storage::fake('files');
+    $this->withoutVite();
+    [$project] = practice();
+    $brief = $project->documents()->where('kind', 'brief')->firstOrFail();
+    $brief->update(['content' => str_replace('Sallow Lake Library', '</script><b>Sallow', $brief->content)]);
+    $report = Report::create(['project_id' => $project->id, 'by' => 'x', 'state' => 'printing', 'percent' => 20, 'doing' => '']);
+    $html = $this->get(Illuminate\Support\Facades\URL::temporarySignedRoute('print', now()->addMinute(), ['report' => $report->id]))->assertOk()->getContent();
+    expect(substr_count($html, '</script>'))->toBe(1)->and($html)->not->toContain('<b>Sallow');
+    preg_match('#<script type="application/json" id="sheet">(.*)</script>#s', $html, $m);
+    $sheet = json_decode($m[1], true);
+    expect($sheet['file']['project']['name'])->toBe('</script><b>Sallow, extension')->and(array_column($sheet['assessment']['assemblies'], 'id'))->toBe(['w1', 'w2', 'r1'])
+        ->and($sheet['sequences'][0]['steps'])->toHaveCount(9)->and($sheet['site']['checks'])->toHaveCount(17);
+});
