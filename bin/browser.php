@@ -4,6 +4,10 @@
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\ElementClickInterceptedException;
+use Facebook\WebDriver\Exception\ElementNotInteractableException;
+use Facebook\WebDriver\Exception\NoSuchElementException;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\WebDriverBy;
@@ -62,6 +66,35 @@ final class Browser
         $this->until('const e = document.querySelector('.json_encode($selector).'); return e !== null && e.getClientRects().length > 0', $selector);
 
         return $this->driver->findElement(WebDriverBy::cssSelector($selector));
+    }
+
+    /** Clicks what a selector finds, once it can be clicked: a page that is drawing itself anew may take it away and bring it back. */
+    public function click(string $selector): void
+    {
+        $this->surely(fn () => $this->see($selector)->click());
+    }
+
+    public function type(string $selector, string ...$text): void
+    {
+        $this->surely(fn () => $this->see($selector)->sendKeys($text));
+    }
+
+    /** Does it, again while the page is not ready for it. */
+    public function surely(callable $do): void
+    {
+        $until = microtime(true) + 60;
+        while (true) {
+            try {
+                $do();
+
+                return;
+            } catch (NoSuchElementException|StaleElementReferenceException|ElementNotInteractableException|ElementClickInterceptedException $notYet) {
+                if (microtime(true) > $until) {
+                    throw $notYet;
+                }
+                usleep(40000);
+            }
+        }
     }
 
     /** Waits for a state of the page: a script that returns true. */

@@ -10,7 +10,7 @@ $folder = getenv('APRON_SHOTS') ?: dirname(__DIR__).'/docs/screenshots';
 $only = array_slice($argv, 1);
 $browser = new Browser((string) getenv('APRON_URL'));
 $browser->signIn('consultant');
-$browser->see('a[href^="/p/"]')->click();
+$browser->click('a[href^="/p/"]');
 $browser->until('return /^\/p\/[^/]+\/brief/.test(location.pathname)');
 $project = explode('/', (string) parse_url($browser->driver->getCurrentURL(), PHP_URL_PATH))[2];
 

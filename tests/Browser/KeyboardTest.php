@@ -21,7 +21,7 @@ it('builds a wall on the drawing by keyboard alone', function () {
         $browser->signIn('consultant');
         $project = beginProject($browser, 'Keyboard', 'si');
         $browser->open("/p/$project/assemblies");
-        button($browser, 'new assembly')->sendKeys(WebDriverKeys::ENTER);
+        button($browser, 'new assembly', WebDriverKeys::ENTER);
         $browser->see('[data-drawing=section] [role=option]');
 
         // Tab leads into the drawing.

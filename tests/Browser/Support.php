@@ -1,6 +1,5 @@
 <?php
 
-use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
@@ -28,17 +27,20 @@ function chord(Browser $browser, string $held, string $key): void
     $browser->driver->action()->keyDown(null, $held)->sendKeys(null, $key)->keyUp(null, $held)->perform();
 }
 
-function retype(RemoteWebElement $field, string $text): void
+/** Types over what a field holds. */
+function retype(Browser $browser, string $selector, string $text): void
 {
-    $field->sendKeys([WebDriverKeys::CONTROL, 'a']);
-    $field->sendKeys($text);
+    $browser->type($selector, WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, $text);
 }
 
-function button(Browser $browser, string $text): RemoteWebElement
+/** Presses the button whose words begin so, by mouse or by the key given. */
+function button(Browser $browser, string $words, ?string $key = null): void
 {
-    $browser->until('return [...document.querySelectorAll("button")].some(b => b.textContent.trim().startsWith('.json_encode($text).'))', "the button “{$text}”");
-
-    return $browser->driver->findElement(WebDriverBy::xpath('//button[starts-with(normalize-space(.), "'.$text.'")]'));
+    $browser->until('return [...document.querySelectorAll("button")].some(b => !b.disabled && b.textContent.trim().startsWith('.json_encode($words).'))', "the button “{$words}”");
+    $browser->surely(function () use ($browser, $words, $key): void {
+        $button = $browser->driver->findElement(WebDriverBy::xpath('//button[not(@disabled) and starts-with(normalize-space(.), "'.$words.'")]'));
+        $key === null ? $button->click() : $button->sendKeys($key);
+    });
 }
 
 function saved(Browser $browser): void
@@ -50,9 +52,9 @@ function saved(Browser $browser): void
 function beginProject(Browser $browser, string $name, string $units): string
 {
     $browser->open('/');
-    $browser->see('[name=name]')->sendKeys($name);
-    $browser->driver->findElement(WebDriverBy::cssSelector("option[value=$units]"))->click();
-    button($browser, 'Begin')->click();
+    $browser->type('[name=name]', $name);
+    $browser->surely(fn () => $browser->driver->findElement(WebDriverBy::cssSelector("option[value=$units]"))->click());
+    button($browser, 'Begin');
     $browser->until('return /^\/p\/[^/]+\/brief/.test(location.pathname)');
 
     return explode('/', (string) parse_url($browser->driver->getCurrentURL(), PHP_URL_PATH))[2];

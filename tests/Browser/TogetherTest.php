@@ -10,7 +10,7 @@ function wallIn(Browser $browser, string $name): string
 {
     $project = beginProject($browser, $name, 'si');
     $browser->open("/p/$project/assemblies");
-    button($browser, 'new assembly')->click();
+    button($browser, 'new assembly');
     $browser->see('[data-layer=l2]');
 
     return $project;
@@ -18,8 +18,8 @@ function wallIn(Browser $browser, string $name): string
 
 function thickness(Browser $browser, string $typed): void
 {
-    $browser->see('[data-layer=l2]')->click();
-    retype($browser->see('[data-bench=l2] input'), $typed);
+    $browser->click('[data-layer=l2]');
+    retype($browser, '[data-bench=l2] input', $typed);
 }
 
 it('shows both sides when two people change one wall, and takes either', function () {
@@ -37,12 +37,12 @@ it('shows both sides when two people change one wall, and takes either', functio
         thickness($other, '150 mm');
         $other->see('[role=alert]');
         expect($other->text('[role=alert]'))->toContain('saved by somebody else as revision 2');
-        button($other, 'keep mine')->click();
+        button($other, 'keep mine');
         saved($other);
 
         thickness($one, '90 mm');
         $one->see('[role=alert]');
-        button($one, 'take theirs')->click();
+        button($one, 'take theirs');
         $one->until('return document.querySelector("[data-layer=l2]").getAttribute("aria-label").includes("150 mm")', 'the other’s thickness');
         saved($one);
         expect(json_decode(fetched($one, "/api/projects/$project/export.json"), true)['assemblies'][0]['layers'][1]['thickness_mm'])->toBe(150);
@@ -67,6 +67,12 @@ it('drags a layer to another place on the drawing, and follows a thread', functi
         $browser->until('return document.querySelector("[data-thread=heat]").getAttribute("opacity") === "0.2"', 'the other threads to recede');
         $browser->driver->action()->sendKeys(null, 'w')->perform();
         $browser->until('return document.querySelector("[data-thread=heat]").getAttribute("opacity") === "1"', 'all threads back');
+
+        // Taken out of the project, after being asked.
+        $browser->driver->navigate()->refresh();
+        button($browser, 'remove');
+        button($browser, 'Remove it');
+        $browser->until('return document.querySelector("main").innerText.includes("No wall or roof yet")', 'the wall to be gone');
     } finally {
         $browser->close();
     }
@@ -95,7 +101,7 @@ it('goes everywhere by single keys', function () {
         $key('u');
         $browser->until('return [...document.querySelectorAll("footer button")].some(b => b.textContent.includes("in · R"))', 'inches');
         $key('/');
-        $browser->see('[role=dialog] input')->sendKeys('reading room window');
+        $browser->type('[role=dialog] input', 'reading room window');
         press($browser, "\u{E007}");
         $here('/sequences/o4');
         $key('?');
@@ -123,9 +129,9 @@ it('lets an inspector look at everything and write only what is seen on site, wi
         $network->execute('Network.enable');
         $signal(false);
         foreach (['7', '2'] as $digit) {
-            $browser->see("button[aria-label=\"$digit\"]")->click();
+            $browser->click("button[aria-label=\"$digit\"]");
         }
-        button($browser, 'keep, next')->click();
+        button($browser, 'keep, next');
         $browser->until('return document.querySelector("[data-waiting]").dataset.waiting !== "0"', 'the reading to wait');
         expect($browser->text('[data-waiting]'))->toContain('waiting to send')->toContain('no signal');
         $signal(true);

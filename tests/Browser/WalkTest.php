@@ -14,20 +14,20 @@ it('walks from the brief to the report, and shows what the command line computes
         $browser->signIn('consultant');
         $project = beginProject($browser, 'Boathouse, walk', 'us');
         $browser->until('return document.querySelectorAll("select[aria-label=Climate] option").length === 4', 'three climates to choose from');
-        $browser->driver->findElement(WebDriverBy::cssSelector('select[aria-label=Climate] option:nth-child(2)'))->click();
-        $browser->driver->findElement(WebDriverBy::cssSelector('select[aria-label="Indoor air"] option[value=fixed]'))->click();
+        $browser->surely(fn () => $browser->driver->findElement(WebDriverBy::cssSelector('select[aria-label=Climate] option:nth-child(2)'))->click());
+        $browser->surely(fn () => $browser->driver->findElement(WebDriverBy::cssSelector('select[aria-label="Indoor air"] option[value=fixed]'))->click());
         $browser->see('[data-line="indoor dew point"]');
-        retype($browser->see('aside input'), '70 F');
+        retype($browser, 'aside input', '70 F');
         saved($browser);
 
         // 3 A wall on its drawing, by mouse: R-10 in a thickness field is the thickness that gives it.
         $browser->open("/p/$project/assemblies");
-        button($browser, 'new assembly')->click();
-        $browser->see('[data-layer=l2]')->click();
-        retype($browser->see('[data-bench=l2] input'), 'R-10');
+        button($browser, 'new assembly');
+        $browser->click('[data-layer=l2]');
+        retype($browser, '[data-bench=l2] input', 'R-10');
         $browser->until('return document.querySelector("[data-bench=l2] input").nextElementSibling.textContent.includes("61.6 mm")', 'R-10 of λ 0.035 to be read as 61.6 mm');
-        button($browser, 'add')->click();
-        $browser->see('[role=combobox]')->sendKeys('felt');
+        button($browser, 'add');
+        $browser->type('[role=combobox]', 'felt');
         press($browser, "\u{E007}");
         saved($browser);
         $browser->until('return document.querySelectorAll("[data-drawing=section] [role=option]").length === 3');
@@ -43,15 +43,15 @@ it('walks from the brief to the report, and shows what the command line computes
 
         // 4 A finding leads to its place.
         $browser->open("/p/$project/findings");
-        $browser->see('[data-finding="control.missing"] a')->click();
+        $browser->click('[data-finding="control.missing"] a');
         $browser->until('return location.pathname.endsWith("/assemblies/w1")');
 
         // 5 One opening, its size typed in inches, stepped through.
         $browser->open("/p/$project/sequences");
-        button($browser, 'new opening')->click();
+        button($browser, 'new opening');
         $browser->see('[data-drawing=unfolded]');
-        retype($browser->see('main input[inputmode=text]'), '36 in');
-        button($browser, '2 sill pan')->click();
+        retype($browser, 'main input[inputmode=text]', '36 in');
+        button($browser, '2 sill pan');
         // 36 in of sill and 150 mm up each jamb; 140 mm of depth and 75 mm on the face.
         $browser->until('const c = document.querySelector("[data-cut=pan]"); return c !== null && c.textContent === "47-13/16 in × 8.46 in"', 'the pan’s cut size');
         saved($browser);
@@ -60,28 +60,39 @@ it('walks from the brief to the report, and shows what the command line computes
         // 6 On site, on a phone: a short reading, a photograph, a fault, its repair and its re-inspection.
         $browser->size(390, 844, true);
         $browser->open("/p/$project/site");
-        $browser->see('[data-mode=site] [data-check="o1.flap-over-head-strip"]')->click();
+        $browser->click('[data-mode=site] [data-check="o1.flap-over-head-strip"]');
         foreach (['3', '.', '5', 'in'] as $key) {
-            $browser->see("button[aria-label=\"$key\"]")->click();
+            $browser->click("button[aria-label=\"$key\"]");
         }
         $browser->until('return document.querySelector("[data-verdict]").dataset.verdict === "caution"', '3.5 in of 100 mm to be a caution');
         $picture = tempnam(sys_get_temp_dir(), 'apron').'.png';
         imagepng(imagecreatetruecolor(64, 48), $picture);
-        $browser->driver->findElement(WebDriverBy::name('photograph'))->sendKeys($picture);
+        $browser->surely(fn () => $browser->driver->findElement(WebDriverBy::name('photograph'))->sendKeys($picture));
         $browser->until('return [...document.querySelectorAll("button")].some(b => b.textContent === "photo · 1")', 'the photograph to be kept');
-        button($browser, 'keep, next')->click();
+        button($browser, 'keep, next');
         $browser->until('const s = document.querySelector("[data-waiting]"); return s !== null && s.dataset.waiting === "0"', 'everything to be sent');
+        // Read again, as a correction: the earlier reading stays in the record and no longer counts.
+        $browser->open("/p/$project/site/check/o1.flap-over-head-strip");
+        $browser->click('[data-check-screen] input[type=checkbox]');
+        foreach (['9', '2', 'mm'] as $key) {
+            $browser->click("button[aria-label=\"$key\"]");
+        }
+        button($browser, 'keep, next');
+        $browser->until('const s = document.querySelector("[data-waiting]"); return s !== null && s.dataset.waiting === "0"', 'the correction to be sent');
+        $flap = collect(json_decode(fetched($browser, "/api/projects/$project/site"), true)['checks'])->firstWhere('id', 'o1.flap-over-head-strip');
+        expect($flap['verdict'])->toMatchArray(['count' => 1, 'least_mm' => 92])->and(count(json_decode(fetched($browser, "/api/projects/$project/export.json"), true)['site']['events']))->toBe(5);
+
         $browser->open("/p/$project/site/faults");
-        $browser->see('[data-fault][data-state=open] input')->sendKeys('a strip of sheet added under the fold');
-        button($browser, 'repaired')->click();
+        $browser->type('[data-fault][data-state=open] input', 'a strip of sheet added under the fold');
+        button($browser, 'repaired');
         $browser->see('[data-fault][data-state=repaired]');
-        button($browser, 'in order')->click();
+        button($browser, 'in order');
         $browser->see('[data-fault][data-state=closed]');
 
         // 7 The report, printed on the queue.
         $browser->size(1280, 800);
         $browser->open("/p/$project/report");
-        button($browser, 'Print the report')->click();
+        button($browser, 'Print the report');
         $browser->see('[data-report]');
         $browser->until('return ["done", "failed"].includes(document.querySelector("[data-report]").dataset.state)', 'the report');
         expect($browser->see('[data-report]')->getAttribute('data-state'))->toBe('done', $browser->text('[data-report]'));

@@ -155,7 +155,7 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
         <Focused at={at}>
           <Section {...{ assembly, figures, materials, units, thread }} selected={at} onSelect={setSelected} onKeyDown={keyDown} {...(mayEdit ? { onMove: place } : {})} />
         </Focused>
-        <LayerBench {...{ assembly, layer, at, materials, mayEdit, seed, setLayer, move, take, carry }} onSeeded={() => setSeed(undefined)} onDone={focusLayer} pick={setPicking} change={draft.change} />
+        <LayerBench {...{ assembly, layer, at, materials, mayEdit, seed, setLayer, move, take, carry }} onSeeded={() => setSeed(undefined)} onDone={focusLayer} pick={setPicking} change={draft.change} after={`/p/${project}/assemblies`} />
         {figures && <MonthStrips {...{ assembly, figures, materials, units }} />}
       </div>
       <MaterialPicker open={picking !== null} title={picking === 'new' ? 'A new layer of' : 'Make this layer of'} materials={materialList.data ?? []} choose={choose} close={() => setPicking(null)} focusBack={focusLayer} />

@@ -1,5 +1,6 @@
 import type { Assembly, Control, Layer, Material } from '../../api/types';
 import { QuantityField } from '../../ui/QuantityField';
+import { RemoveDocument } from '../../ui/RemoveDocument';
 import { THREADS } from '../../ui/threads';
 
 interface Props {
@@ -17,10 +18,12 @@ interface Props {
   carry: (control: Control) => void;
   pick: (what: 'new' | 'change') => void;
   change: (assembly: Assembly) => void;
+  /** the page to go to when the assembly is removed */
+  after: string;
 }
 
 /** What can be done to the selected layer, straight under it: everything here has a key as well. */
-export function LayerBench({ assembly, layer, at, materials, mayEdit, seed, onSeeded, onDone, setLayer, move, take, carry, pick, change }: Props) {
+export function LayerBench({ assembly, layer, at, materials, mayEdit, seed, onSeeded, onDone, setLayer, move, take, carry, pick, change, after }: Props) {
   const material = layer && materials.get(layer.material);
   if (!layer || at === null) {
     return (
@@ -28,6 +31,7 @@ export function LayerBench({ assembly, layer, at, materials, mayEdit, seed, onSe
         <span className="text-faint">Choose a layer on the drawing, by mouse or with Tab and the arrows.</span>
         <label><span className="mr-1 text-faint">This is a</span><select value={assembly.kind} disabled={!mayEdit} onChange={(e) => change({ ...assembly, kind: e.target.value as Assembly['kind'] })}>{['wall', 'roof', 'floor', 'foundation'].map((k) => <option key={k}>{k}</option>)}</select></label>
         {mayEdit && <button className="act" onClick={() => pick('new')}>add a layer <span className="key">n</span></button>}
+        {mayEdit && <RemoveDocument kind="assembly" id={assembly.id} name={assembly.name} lost="Its layers and findings go with it." after={after} />}
       </div>
     );
   }

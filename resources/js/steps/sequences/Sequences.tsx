@@ -8,6 +8,7 @@ import { show } from '../../quantity/show';
 import { Frame } from '../../ui/Frame';
 import { useKeys } from '../../ui/keys';
 import { QuantityField } from '../../ui/QuantityField';
+import { RemoveDocument } from '../../ui/RemoveDocument';
 import { SaveState } from '../../ui/SaveState';
 import { useDraft } from '../../ui/useDraft';
 import { useUnits } from '../../ui/units';
@@ -86,7 +87,7 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
       const next = await post<SequenceSheet>(`/projects/${project}/generate`, { id: doc.key, title: draft.content.title, parameters, units }, stop.signal);
       setMade(next);
       setWhy(null);
-      draft.change(next.detail);
+      draft.change(next.detail, name);
     } catch (error) {
       if (error instanceof Refused) setWhy(error.message);
     }
@@ -101,12 +102,13 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
       <div className="flex h-full min-h-[600px] flex-col px-6 py-3">
         {list}
         <label className="sr-only" htmlFor="detail-title">Title</label>
-        <input id="detail-title" className="mt-1 w-full border-transparent bg-transparent text-[17px] font-bold" value={draft.content.title} disabled={!mayEdit} maxLength={200} onChange={(e) => { if (e.target.value.trim() !== '') draft.change({ ...draft.content, title: e.target.value }); }} />
+        <input id="detail-title" className="mt-1 w-full border-transparent bg-transparent text-[17px] font-bold" value={draft.content.title} disabled={!mayEdit} maxLength={200} onChange={(e) => { if (e.target.value.trim() !== '') draft.change({ ...draft.content, title: e.target.value }, 'title'); }} />
         <div className="flex flex-wrap items-start gap-x-4 pt-1">
           {size('width_mm', 'Opening, width', opening?.width_mm)}
           {size('height_mm', 'height', opening?.height_mm)}
           {size('depth_mm', 'depth of the return', opening?.depth_mm)}
           <span className="text-[11px] text-faint">flanged unit, fastened sheet<br />unfolded flat, seen from outside</span>
+          {mayEdit && <span className="ml-auto"><RemoveDocument kind="detail" id={doc.key} name={draft.content.title} lost="Its checks go with it; what was read on site stays in the record." after={`/p/${project}/sequences`} /></span>}
         </div>
         {why && <p role="alert" className="text-fail">{why}</p>}
         <div className="min-h-0 grow py-1">{sheet && <Unfolded sheet={sheet} step={at} units={units} selected={piece} onSelect={setPiece} />}</div>

@@ -30,6 +30,7 @@ export function CheckScreen({ check, checks, photographs, add, ensureVisit, go, 
   const sequence = useSequence(check.detail);
   const [typed, setTyped] = useState('');
   const [looked, setLooked] = useState<boolean | null>(null);
+  const [corrects, setCorrects] = useState(false);
   const [why, setWhy] = useState<string | null>(null);
   const camera = useRef<HTMLInputElement>(null);
   const at = checks.findIndex((c) => c.id === check.id);
@@ -45,7 +46,7 @@ export function CheckScreen({ check, checks, photographs, add, ensureVisit, go, 
       go(next);
       return;
     }
-    add({ kind: 'reading', visit: ensureVisit(), check: check.id, ...(check.least_mm === null ? { holds: looked === true } : { value_mm: Math.round((value ?? 0) * 1000) / 1000, typed: typed.trim() }), instrument: check.instrument });
+    add({ kind: 'reading', visit: ensureVisit(), check: check.id, ...(check.least_mm === null ? { holds: looked === true } : { value_mm: Math.round((value ?? 0) * 1000) / 1000, typed: typed.trim() }), instrument: check.instrument, ...(corrects && last ? { supersedes: last.id } : {}) });
     if (verdict !== 'pass' && !check.readings.some((r) => r.severity_of !== 'pass')) {
       add({ kind: 'fault-raised', visit: ensureVisit(), check: check.id, severity: verdict ?? 'caution', words: check.least_mm === null ? `${check.title}: not as it should be` : `${check.title}: ${typed.trim()}, at least ${show(check.least_mm, 'length', units)} asked` });
     }
@@ -83,6 +84,7 @@ export function CheckScreen({ check, checks, photographs, add, ensureVisit, go, 
           {!verdict && typed !== '' && read && 'why' in read && <span className="text-[13px] text-fail">{read.why}</span>}
           {!verdict && typed === '' && last && <span className="text-[13px] font-normal">last: {last.typed ?? (last.value_mm === undefined ? (last.holds ? 'as it should be' : 'not so') : show(last.value_mm, 'length', units))}, {severityWord(last.severity_of).toLowerCase()}, {last.by}</span>}
         </p>
+        {last && <label className="flex min-h-[28px] items-center gap-2 text-[13px]"><input type="checkbox" className="h-5 w-5" checked={corrects} onChange={(e) => setCorrects(e.target.checked)} />corrects the last reading, which stays in the record</label>}
         {why && <p role="alert" className="text-[13px] text-fail">{why}</p>}
         {check.least_mm !== null && <div className="grid grid-cols-4 gap-[8px] pb-2">{KEYS.map((key) => <button key={key} aria-label={key === '⌫' ? 'delete' : key} className={`min-h-[58px] border-2 border-black text-center text-[22px] font-bold ${key === (units === 'si' ? 'mm' : 'in') ? 'bg-black text-white' : 'bg-white'}`} onClick={() => press(key)}>{key}</button>)}</div>}
       </div>
