@@ -96,6 +96,7 @@ it('goes everywhere by single keys', function () {
             $browser->open("/p/$demo$later");
             expect($browser->text('main'))->toContain('It is not built yet.');
         }
+        $browser->until('return /\\d/.test(document.querySelector("nav a[href$=findings]").textContent)', 'the findings to be counted');
         $key('f');
         $here('/assemblies/w2');
         $key('u');

@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { useUnits } from '../ui/units';
 import { get } from './client';
@@ -16,10 +16,12 @@ export function useDocuments() {
   return useQuery({ queryKey: ['project', id], queryFn: () => get<ProjectDocuments>(`/projects/${id}`), enabled: id !== '' });
 }
 
+// What is shown in one system of units stays while the other is fetched: a sheet that vanished would take with it what
+// was being typed.
 export function useAssessment() {
   const id = useProjectId();
   const { units } = useUnits();
-  return useQuery({ queryKey: ['assessment', id, units], queryFn: () => get<Assessment>(`/projects/${id}/assessment?units=${units}`), enabled: id !== '' });
+  return useQuery({ queryKey: ['assessment', id, units], queryFn: () => get<Assessment>(`/projects/${id}/assessment?units=${units}`), enabled: id !== '', placeholderData: keepPreviousData });
 }
 
 export function useMaterials() {
@@ -30,13 +32,13 @@ export function useMaterials() {
 export function useSequence(key: string | undefined) {
   const id = useProjectId();
   const { units } = useUnits();
-  return useQuery({ queryKey: ['sequence', id, key, units], queryFn: () => get<SequenceSheet>(`/projects/${id}/sequences/${key}?units=${units}`), enabled: key !== undefined });
+  return useQuery({ queryKey: ['sequence', id, key, units], queryFn: () => get<SequenceSheet>(`/projects/${id}/sequences/${key}?units=${units}`), enabled: key !== undefined, placeholderData: keepPreviousData });
 }
 
 export function useSite() {
   const id = useProjectId();
   const { units } = useUnits();
-  return useQuery({ queryKey: ['site', id, units], queryFn: () => get<SiteSheet>(`/projects/${id}/site?units=${units}`) });
+  return useQuery({ queryKey: ['site', id, units], queryFn: () => get<SiteSheet>(`/projects/${id}/site?units=${units}`), placeholderData: keepPreviousData });
 }
 
 export function useReports() {
