@@ -22,6 +22,8 @@ final class Browser
 
     private string $profile;
 
+    private bool $closed = false;
+
     public function __construct(private readonly string $url, int $width = 1280, int $height = 800)
     {
         $socket = stream_socket_server('tcp://127.0.0.1:0');
@@ -37,6 +39,7 @@ final class Browser
             '--disable-sync', '--disable-dev-shm-usage', '--hide-scrollbars', '--force-device-scale-factor=1', "--user-data-dir={$this->profile}",
         ]);
         $this->driver = RemoteWebDriver::create("http://127.0.0.1:$port", DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options)->setCapability('goog:loggingPrefs', ['browser' => 'ALL']), 30000, 60000);
+        register_shutdown_function($this->close(...));
         $this->size($width, $height);
     }
 
@@ -114,8 +117,13 @@ final class Browser
         return $this->see($selector)->getText();
     }
 
+    /** Leaves nothing running, also where a script ended before its time. */
     public function close(): void
     {
+        if ($this->closed) {
+            return;
+        }
+        $this->closed = true;
         try {
             $this->driver->quit();
         } finally {
