@@ -130,7 +130,7 @@ http {
   access_log off;
   client_body_temp_path $RUN/tmp/body; proxy_temp_path $RUN/tmp/proxy; fastcgi_temp_path $RUN/tmp/fastcgi; uwsgi_temp_path $RUN/tmp/uwsgi; scgi_temp_path $RUN/tmp/scgi;
   client_max_body_size 513m;
-  gzip on; gzip_types text/css application/javascript application/json image/svg+xml; gzip_min_length 1024;
+  gzip on; gzip_comp_level 6; gzip_types text/css application/javascript application/json image/svg+xml; gzip_min_length 1024;
   server {
     listen 127.0.0.1:$PORT;
     root $ROOT/public;
