@@ -2,7 +2,7 @@
 
 namespace Apron\Assembly;
 
-/** Surface resistances and air layers by direction of heat flow, ISO 6946:2017 tables 7 and 8. */
+/** Surface resistances and air layers by direction of heat flow, ISO 6946:2017 tables 7 and 8 (from memory). */
 enum HeatFlow: string
 {
     case Horizontal = 'horizontal';

@@ -54,7 +54,7 @@ export function Reckoning({ assembly, figures, layer, at, materials, findings, r
             <Row name="U" id="u" exact={figures.u_w_m2k} value={show(figures.u_w_m2k, 'u', units)} source={sources ? 'ISO 6946:2017, with annex F for fasteners' : undefined} />
             {figures.r_total_m2k_w !== null && figures.r_main_path_m2k_w - figures.r_total_m2k_w > 0.005 && <Row name="lost to framing" value={`${(100 * (1 - figures.r_total_m2k_w / figures.r_main_path_m2k_w)).toFixed(0)} %`} />}
             {figures.fasteners_add_u_w_m2k > 0 && <Row name="fasteners add" value={show(figures.fasteners_add_u_w_m2k, 'u', units)} />}
-            <Row name="surfaces in / out" value={`${show(figures.rsi_m2k_w, 'resistance', units).replace(' m²K/W', '')} / ${show(figures.rse_m2k_w, 'resistance', units)}`} source={sources ? 'ISO 6946:2017, table 7' : undefined} />
+            <Row name="surfaces in / out" value={`${show(figures.rsi_m2k_w, 'resistance', units).replace(' m²K/W', '')} / ${show(figures.rse_m2k_w, 'resistance', units)}`} source={sources ? 'ISO 6946:2017, table 7 (from memory)' : undefined} />
             {profile && <Row name="heat flow, coldest month" value={`${profile.heat_flux_w_m2.toFixed(1)} W/m²`} />}
             {figures.year && <Row name="the year" id="year" value={figures.year.verdict} source={sources ? 'ISO 13788:2012, clause 6' : undefined} />}
             {wet && <Row name={`condenses, ${placeName(wet, assembly, materials, units)}`} value={show(wet.rate_g_m2_h, 'rate', units)} />}
