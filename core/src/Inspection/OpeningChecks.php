@@ -6,6 +6,7 @@ use Apron\Detail\Detail;
 use Apron\Detail\Piece;
 use Apron\Detail\PieceRole;
 use Apron\Detail\Rect;
+use Apron\File\Node;
 
 /**
  * The checks that an opening's own pieces call for: its laps and returns as drawn, each against the least the detail
@@ -16,8 +17,11 @@ final class OpeningChecks
     /** @var list<Check> */
     private array $checks = [];
 
+    private readonly Node $figures;
+
     private function __construct(private readonly Detail $detail)
     {
+        $this->figures = Node::parse((string) file_get_contents(dirname(__DIR__, 2).'/data/figures/checks.json'));
     }
 
     /** @return list<Check> in the order of the steps */
@@ -42,7 +46,7 @@ final class OpeningChecks
         if ($pan === null) {
             return;
         }
-        $least = $this->detail->panUpturn ?? 150.0;
+        $least = $this->detail->panUpturn ?? $this->figure('pan_upturn_mm');
         foreach (['left', 'right'] as $hand) {
             $upturn = $this->on($pan, "jamb-$hand");
             if ($upturn !== null) {
@@ -100,7 +104,7 @@ final class OpeningChecks
                 $this->lap('head-strip-over-jamb', $hand, $head, $strip, $lap, 'face');
             }
             $past = $hand === 'left' ? [$rect->u0, $jamb->u0] : [$jamb->u1, $rect->u1];
-            $this->measure('head-strip-past-jamb', $hand, $head, $past[1] - $past[0], 50.0, new Measured('face', $past[0], $rect->v0 + 25, $past[1], $rect->v0 + 25));
+            $this->measure('head-strip-past-jamb', $hand, $head, $past[1] - $past[0], $this->figure('head_strip_past_jamb_mm'), new Measured('face', $past[0], $rect->v0 + 25, $past[1], $rect->v0 + 25));
             $tape = $this->detail->piece("slit-tape-$hand");
             $on = $tape === null ? null : $this->on($tape, 'face');
             $least = $tape === null ? null : $this->detail->leastLap($tape, $sheet)?->end;
@@ -152,6 +156,11 @@ final class OpeningChecks
     private function look(string $what, string $place, int $step): void
     {
         $this->checks[] = new Check($this->id($what, $place), $this->detail->id, $what, $place, $step, null, null, null);
+    }
+
+    private function figure(string $name): float
+    {
+        return $this->figures->get($name)->get('value')->number();
     }
 
     private function id(string $what, string $place): string

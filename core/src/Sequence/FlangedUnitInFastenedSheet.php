@@ -81,7 +81,7 @@ final class FlangedUnitInFastenedSheet implements Generator
 
         return new Detail(
             id: $id, title: $title, opening: $opening, facets: $opening->facets(), folds: [], release: null, tolerant: [],
-            unit: new Unit(0.0, min(80.0, $size['depth_mm']), 'unit', [
+            unit: new Unit(0.0, min($size['frame_depth_mm'], $size['depth_mm']), 'unit', [
                 'sill' => new UnitJoint(Edge::Open, true, true), 'head' => $closed, 'jamb-left' => $closed, 'jamb-right' => $closed,
             ]),
             pieces: $pieces, penetrations: [], fasteners: [], framing: [],
@@ -192,13 +192,13 @@ final class FlangedUnitInFastenedSheet implements Generator
     }
 
     /**
-     * The jamb strip's inner edge stops at the frame of the unit, 3 mm clear of it.
+     * The jamb strip's inner edge stops at the frame of the unit, clear of it.
      *
      * @param  array<string, float>  $s
      */
     private function jambStripInner(array $s): float
     {
-        return $s['clearance_mm'] - 3;
+        return $s['clearance_mm'] - $s['strip_clear_of_frame_mm'];
     }
 
     /**
@@ -208,7 +208,7 @@ final class FlangedUnitInFastenedSheet implements Generator
      */
     private function headStripBelow(array $s): float
     {
-        return $s['clearance_mm'] - 3;
+        return $s['clearance_mm'] - $s['strip_clear_of_frame_mm'];
     }
 
     /**

@@ -80,12 +80,10 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
 
   useEffect(() => {
     const stop = new AbortController();
-    const asking = performance.now();
     post<Assessment>(`/projects/${project}/assess`, { kind: 'assembly', content: assembly, units }, stop.signal)
       .then((answer) => {
         setAssessed(answer);
         setWhy(null);
-        requestAnimationFrame(() => performance.measure('apron verdict', { start: asking }));
       })
       .catch((error: unknown) => { if (error instanceof Refused) setWhy(error.message); });
     return () => stop.abort();

@@ -9,7 +9,6 @@ import { QuantityField } from '../../ui/QuantityField';
 import { SaveState } from '../../ui/SaveState';
 import { useDraft } from '../../ui/useDraft';
 import { useUnits } from '../../ui/units';
-import { show } from '../../quantity/show';
 
 export default function Brief() {
   const documents = useDocuments();
@@ -47,7 +46,7 @@ function BriefSheet({ doc, mayEdit }: { doc: Doc<BriefContent>; mayEdit: boolean
           {why && <p role="alert" className="my-2 whitespace-pre-line text-fail">{why}</p>}
           <h2 className="mt-3 mb-1 border-t border-hair pt-2 text-[15px] font-bold">Wind and rain</h2>
           <QuantityField label="Wind’s push on the walls" dimension="pressure" value={brief.project.wind_pressure_pa} least={1} most={5000} disabled={!mayEdit} width="6rem" onChange={(pa) => set({ project: { ...brief.project, wind_pressure_pa: pa } })} />
-          <p className="text-faint">It settles how high water is held at a sill: {brief.project.wind_pressure_pa ? show(brief.project.wind_pressure_pa / 9.81, 'length', units) : 'not settled'}. Take it from the designer of the structure or the code.</p>
+          <p className="text-faint">It settles how high water is held at a sill. Take it from the designer of the structure or the code.</p>
           <h2 className="mt-3 mb-1 border-t border-hair pt-2 text-[15px] font-bold">Sheet</h2>
           <SaveState {...draft} mayEdit={mayEdit} />
         </>
