@@ -2,6 +2,9 @@
 
 namespace Apron\Assembly;
 
+use Apron\Climate\IndoorAir;
+use Apron\Climate\Soil;
+
 /** A wall, roof, floor or foundation wall as layers, inside to outside. */
 final readonly class Assembly
 {
@@ -16,6 +19,15 @@ final readonly class Assembly
         /** m²K/W */
         public ?float $statedRse,
         public array $layers,
+        public SurfaceFilms $films = SurfaceFilms::Iso,
+        /** the air inside of it where that is not the project's: a pool hall, a cold store */
+        public ?IndoorAir $indoors = null,
+        /** what lies against its outer face instead of the air */
+        public ?Soil $soil = null,
+        /** leakage it is reckoned with, L/(s·m²) at 75 Pa; null takes the usual figure */
+        public ?float $airLeakage = null,
+        /** the assembly it is set beside */
+        public ?string $variantOf = null,
     ) {
     }
 
@@ -27,16 +39,16 @@ final readonly class Assembly
     /** Internal surface resistance, m²K/W. */
     public function rsi(): float
     {
-        return $this->statedRsi ?? $this->heatFlow()->inside();
+        return $this->statedRsi ?? $this->films->inside($this->heatFlow());
     }
 
     /**
      * External surface resistance, m²K/W. Outside a ventilated layer the air is still, so the surface there is reckoned
-     * as an inner one (ISO 6946:2017, 6.9.4), whatever was stated for the face of the cladding.
+     * as an inner one (ISO 6946:2017, 6.9.4), whatever was stated for the face of the cladding. Soil has none.
      */
     public function rse(): float
     {
-        return $this->ventilatedAt() !== null ? $this->rsi() : ($this->statedRse ?? HeatFlow::OUTSIDE);
+        return $this->ventilatedAt() !== null ? $this->rsi() : ($this->statedRse ?? ($this->soil === null ? $this->films->outside() : 0.0));
     }
 
     /** Index of the innermost ventilated layer, or null. */
@@ -60,5 +72,11 @@ final readonly class Assembly
     public function thicknessMm(): float
     {
         return array_sum(array_map(fn (Layer $layer): float => $layer->thicknessMm, $this->layers));
+    }
+
+    /** @param  array<string, mixed>  $change  constructor arguments that differ */
+    public function with(array $change): self
+    {
+        return new self(...[...get_object_vars($this), ...$change]);
     }
 }

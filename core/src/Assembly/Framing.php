@@ -14,6 +14,9 @@ final readonly class Framing
         public ?float $spacingMm,
         public ?float $depthMm,
         public ?float $gaugeMm,
+        public ?float $flangeMm = null,
+        /** chosen for steel studs; null leaves it to the combined method where that holds */
+        public ?MetalFraming $method = null,
     ) {
     }
 

@@ -7,7 +7,10 @@ use Apron\Material\VapourClass;
 
 final readonly class Layer
 {
-    /** @param  list<Control>  $controls the control layers it is meant to carry */
+    /**
+     * @param  list<Control>  $controls the control layers it is meant to carry
+     * @param  list<Bridge>  $bridges through it
+     */
     public function __construct(
         public string $id,
         public Material $material,
@@ -18,6 +21,8 @@ final readonly class Layer
         public ?Framing $framing,
         public ?AirLayer $air,
         public ?Fasteners $fasteners,
+        public array $bridges = [],
+        public ?InvertedRoof $inverted = null,
     ) {
     }
 
@@ -42,13 +47,13 @@ final readonly class Layer
         return $air === AirLayer::SlightlyVentilated ? $still / 2 : $still;
     }
 
-    /** m */
-    public function sd(): float
+    /** m, by the dry cup or, where it lies damp, the wet one */
+    public function sd(bool $wet = false): float
     {
-        return $this->material->sdOf($this->thicknessMm);
+        return $this->material->sdOf($this->thicknessMm, $wet);
     }
 
-    /** ng/(Pa·s·m²) */
+    /** ng/(Pa·s·m²), dry cup */
     public function permeance(): float
     {
         return 200 / $this->sd();
@@ -57,5 +62,11 @@ final readonly class Layer
     public function vapourClass(): VapourClass
     {
         return VapourClass::ofPermeance($this->permeance());
+    }
+
+    /** @param  array<string, mixed>  $change  constructor arguments that differ */
+    public function with(array $change): self
+    {
+        return new self(...[...get_object_vars($this), ...$change]);
     }
 }

@@ -24,6 +24,21 @@ final readonly class ThermalResistance
     /** W/(m²K), of all fasteners together */
     public float $fastenersAddU;
 
+    /** W/(m²K), of rain under the insulation of an inverted roof */
+    public float $rainAddsU;
+
+    /** W/(m²K), of all girts and brackets together */
+    public float $bridgesAddU;
+
+    /** how the framing was reckoned; null where no method holds */
+    public ?string $method;
+
+    /** Mean path with the framing, before corrections; null where no method holds. */
+    private ?float $total;
+
+    /** the layer of most resistance: outside of it a material lies damp */
+    public int $insulationAt;
+
     /** @var list<float> resistance of each reckoned layer between its framing */
     public array $layers;
 
@@ -35,7 +50,17 @@ final readonly class ThermalResistance
         [$upper, $lower] = $this->limits($assembly->reckonedLayers(), $surfaces);
         $this->upperLimit = $upper;
         $this->lowerLimit = $lower;
-        $this->fastenersAddU = $this->fasteners($assembly->reckonedLayers());
+        [$fasteners, $rain, $bridges] = [0.0, 0.0, 0.0];
+        foreach ($assembly->reckonedLayers() as $i => $layer) {
+            $fasteners += $layer->fasteners?->addedU($layer->thicknessMm, $this->layers[$i], $this->mainPath) ?? 0.0;
+            $rain += $layer->inverted?->addedU($this->layers[$i], $this->mainPath) ?? 0.0;
+            foreach ($layer->bridges as $bridge) {
+                $bridges += $bridge->addedU();
+            }
+        }
+        [$this->fastenersAddU, $this->rainAddsU, $this->bridgesAddU] = [$fasteners, $rain, $bridges];
+        [$this->total, $this->method] = $this->framed($assembly->reckonedLayers(), $surfaces);
+        $this->insulationAt = (int) array_search(max($this->layers), $this->layers, true);
     }
 
     /** The combined method refuses a bridge that is too strong for it, and any metal through insulation. */
@@ -44,18 +69,116 @@ final readonly class ThermalResistance
         return $this->upperLimit / $this->lowerLimit <= self::WIDEST_RATIO;
     }
 
-    /** Mean of the two limits, before fasteners; null where the method does not hold. */
-    public function total(): ?float
+    /** Whether somebody chose the method that steel studs are reckoned by. */
+    public function methodChosen(): bool
     {
-        return $this->withinMethod() ? ($this->upperLimit + $this->lowerLimit) / 2 : null;
+        foreach ($this->assembly->reckonedLayers() as $layer) {
+            if ($layer->framing?->method !== null) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
-    /** W/(m²K), fasteners included; null where the method does not hold. */
+    /** With the framing, before corrections; null where no method holds. */
+    public function total(): ?float
+    {
+        return $this->total;
+    }
+
+    /** Clear field, W/(m²K): fasteners and the rain under an inverted roof included; null where no method holds. */
     public function u(): ?float
     {
-        $total = $this->total();
+        return $this->total === null ? null : 1 / $this->total + $this->fastenersAddU + $this->rainAddsU;
+    }
 
-        return $total === null ? null : 1 / $total + $this->fastenersAddU;
+    /** With girts and brackets as well, W/(m²K). */
+    public function overallU(): ?float
+    {
+        $u = $this->u();
+
+        return $u === null ? null : $u + $this->bridgesAddU;
+    }
+
+    /**
+     * What each bridge costs: how much U would fall without it, W/(m²K), and what share of the main path's R is lost to it.
+     *
+     * @return list<array{layer: string, what: string, name: string, add_u_w_m2k: float}>
+     */
+    public function costs(): array
+    {
+        $costs = [];
+        foreach ($this->assembly->reckonedLayers() as $i => $layer) {
+            $row = fn (string $what, string $name, float $add): array => ['layer' => $layer->id, 'what' => $what, 'name' => $name, 'add_u_w_m2k' => $add];
+            if ($layer->framing !== null && $this->total !== null) {
+                $layers = $this->assembly->layers;
+                $layers[$i] = $layer->with(['framing' => null]);
+                $without = (new self($this->assembly->with(['layers' => $layers])))->total();
+                if ($without !== null) {
+                    $costs[] = $row('framing', $layer->framing->material->name, 1 / $this->total - 1 / $without);
+                }
+            }
+            if ($layer->fasteners !== null) {
+                $costs[] = $row('fasteners', 'fasteners', $layer->fasteners->addedU($layer->thicknessMm, $this->layers[$i], $this->mainPath));
+            }
+            if ($layer->inverted !== null) {
+                $costs[] = $row('rain', 'rain under the insulation', $layer->inverted->addedU($this->layers[$i], $this->mainPath));
+            }
+            foreach ($layer->bridges as $bridge) {
+                $costs[] = $row('bridge', $bridge->name, $bridge->addedU());
+            }
+        }
+
+        return $costs;
+    }
+
+    /**
+     * Total resistance with the framing and the method it was had by: the chosen one, else the combined method within its
+     * range, else the table for steel studs, else the weighted limits.
+     *
+     * @param  list<Layer>  $layers
+     * @return array{float|null, string|null}
+     */
+    private function framed(array $layers, float $surfaces): array
+    {
+        $chosen = $metal = null;
+        foreach ($layers as $i => $layer) {
+            $chosen ??= $layer->framing?->method;
+            $metal ??= $layer->framing?->material->isMetal() ? $i : null;
+        }
+        if ($chosen === null && $this->withinMethod()) {
+            return [($this->upperLimit + $this->lowerLimit) / 2, 'combined'];
+        }
+        foreach ($chosen === null ? MetalFraming::cases() : [$chosen] as $method) {
+            $total = $metal === null ? null : $this->metalFramed($method, $layers, $metal, $surfaces);
+            if ($total !== null) {
+                return [$total, $method->value];
+            }
+        }
+
+        return [null, null];
+    }
+
+    /** @param  list<Layer>  $layers */
+    private function metalFramed(MetalFraming $method, array $layers, int $metal, float $surfaces): ?float
+    {
+        $framing = $layers[$metal]->framing ?? throw new \LogicException;
+        $depth = $framing->depthMm ?? $layers[$metal]->thicknessMm;
+        if ($method === MetalFraming::WeightedLimits) {
+            return MetalFraming::weightedLimits($framing, $depth, $this->upperLimit, $this->lowerLimit);
+        }
+        $total = MetalFraming::correctionFactor($framing, $depth, $this->layers[$metal]);
+        foreach ($total === null ? [] : $layers as $i => $layer) {
+            $member = $layer->framing?->material->resistanceOf($layer->thicknessMm);
+            $total += match (true) {
+                $i === $metal => 0.0,
+                $member === null => $this->layers[$i],
+                default => 1 / ((1 - $layer->framing->fraction) / $this->layers[$i] + $layer->framing->fraction / $member),
+            };
+        }
+
+        return $total === null ? null : $total + $surfaces;
     }
 
     /** @return list<float> */
@@ -135,16 +258,5 @@ final readonly class ThermalResistance
         }
 
         return $crossed;
-    }
-
-    /** @param  list<Layer>  $layers */
-    private function fasteners(array $layers): float
-    {
-        $added = 0.0;
-        foreach ($layers as $i => $layer) {
-            $added += $layer->fasteners?->addedU($layer->thicknessMm, $this->layers[$i], $this->mainPath) ?? 0.0;
-        }
-
-        return $added;
     }
 }

@@ -6,8 +6,20 @@ namespace Apron\Climate;
 final readonly class Climate
 {
     /** @param  list<Month>  $months twelve */
-    public function __construct(public string $name, public array $months)
+    public function __construct(
+        public string $name,
+        public array $months,
+        /** of the North American energy codes, `4C` say; null where nobody has said */
+        public ?string $zone = null,
+        /** °C, for sizing: colder in one hour of a hundred or so */
+        public ?float $designWinter = null,
+    ) {
+    }
+
+    /** °C over the year */
+    public function mean(): float
     {
+        return array_sum(array_map(fn (Month $month): float => $month->celsius, $this->months)) / 12;
     }
 
     /** Index of the coldest month, 0 for January; the first of equals. */

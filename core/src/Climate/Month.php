@@ -7,8 +7,18 @@ final readonly class Month
 {
     public const DAYS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
 
-    public function __construct(public float $celsius, public float $humidity)
-    {
+    public function __construct(
+        public float $celsius,
+        public float $humidity,
+        /** mm in the month */
+        public ?float $rain = null,
+        /** m/s */
+        public ?float $wind = null,
+        /** W/m² on the flat, day and night */
+        public ?float $sun = null,
+        /** K from the day's mean to its warmest hour */
+        public ?float $dailySwing = null,
+    ) {
     }
 
     /** Pa */

@@ -4,6 +4,12 @@ namespace Apron\File;
 
 use Apron\Assembly\AirLayer;
 use Apron\Assembly\Assembly;
+use Apron\Assembly\Bridge;
+use Apron\Assembly\InvertedRoof;
+use Apron\Assembly\MetalFraming;
+use Apron\Assembly\SurfaceFilms;
+use Apron\Climate\Climate;
+use Apron\Climate\Soil;
 use Apron\Assembly\AssemblyKind;
 use Apron\Assembly\Control;
 use Apron\Assembly\Fasteners;
@@ -17,13 +23,17 @@ final class AssemblyFormat
 {
     private const MOST_LAYERS = 60;
 
+    private const KEYS = ['id', 'name', 'kind', 'heat_flow', 'rsi_m2k_w', 'rse_m2k_w', 'indoor', 'soil', 'air_leakage_l_s_m2', 'variant_of', 'layers'];
+
+    private const LAYER_KEYS = ['id', 'material', 'thickness_mm', 'thickness_typed', 'controls', 'framing', 'air', 'fasteners', 'bridges', 'inverted'];
+
     /** Paths through the section double with each crossing of framed layers. */
     private const MOST_FRAMED = 8;
 
     /** @throws FileRefused */
-    public static function read(Node $node, Materials $materials): Assembly
+    public static function read(Node $node, Materials $materials, SurfaceFilms $films = SurfaceFilms::Iso, ?Climate $climate = null): Assembly
     {
-        $node->object(['id', 'name', 'kind', 'heat_flow', 'rsi_m2k_w', 'rse_m2k_w', 'layers'], ['id', 'name', 'kind', 'layers']);
+        $node->object(self::KEYS, ['id', 'name', 'kind', 'layers']);
         $layers = $ids = [];
         $framed = 0;
         foreach ($node->get('layers')->items(1, self::MOST_LAYERS) as $row) {
@@ -46,7 +56,15 @@ final class AssemblyFormat
             statedRsi: $node->optional('rsi_m2k_w')?->positive(2, 'm²K/W'),
             statedRse: $node->optional('rse_m2k_w')?->positive(2, 'm²K/W'),
             layers: $layers,
+            films: $films,
+            indoors: $node->has('indoor') ? ClimateFormat::indoors($node->get('indoor'), $climate) : null,
+            soil: $node->has('soil') ? new Soil($node->get('soil')->object(['depth_m'], ['depth_m'])->get('depth_m')->between(0, 30, 'm below grade')) : null,
+            airLeakage: $node->optional('air_leakage_l_s_m2')?->between(0, 100, 'L/(s·m²) at 75 Pa'),
+            variantOf: $node->optional('variant_of')?->id(),
         );
+        if ($assembly->soil !== null && $assembly->ventilatedAt() !== null) {
+            $node->get('soil')->refuse('no soil outside a ventilated layer; leave out one of the two');
+        }
         if ($assembly->ventilatedAt() === 0) {
             $node->get('layers')->refuse('at least one layer inside the ventilated one', 'a ventilated layer innermost');
         }
@@ -64,6 +82,10 @@ final class AssemblyFormat
             'heat_flow' => $assembly->statedHeatFlow?->value,
             'rsi_m2k_w' => $assembly->statedRsi,
             'rse_m2k_w' => $assembly->statedRse,
+            'indoor' => $assembly->indoors === null ? null : ClimateFormat::writeIndoors($assembly->indoors),
+            'soil' => $assembly->soil === null ? null : ['depth_m' => $assembly->soil->depth],
+            'air_leakage_l_s_m2' => $assembly->airLeakage,
+            'variant_of' => $assembly->variantOf,
             'layers' => array_map(self::writeLayer(...), $assembly->layers),
         ]);
     }
@@ -71,7 +93,7 @@ final class AssemblyFormat
     /** @param  array<string, true>  $taken ids of the layers inside it */
     private static function layer(Node $node, Materials $materials, array $taken): Layer
     {
-        $node->object(['id', 'material', 'thickness_mm', 'thickness_typed', 'controls', 'framing', 'air', 'fasteners'], ['material', 'thickness_mm']);
+        $node->object(self::LAYER_KEYS, ['material', 'thickness_mm']);
         $material = $materials->named($node->get('material'));
         $air = $node->optional('air')?->oneOf(AirLayer::class);
         if ($air !== null && $material->family !== null && ! $material->isAir()) {
@@ -94,6 +116,8 @@ final class AssemblyFormat
             framing: self::framing($node->optional('framing'), $materials),
             air: $air,
             fasteners: self::fasteners($node->optional('fasteners')),
+            bridges: array_map(self::bridge(...), $node->optional('bridges')?->items(0, 20) ?? []),
+            inverted: self::inverted($node->optional('inverted')),
         );
     }
 
@@ -113,15 +137,22 @@ final class AssemblyFormat
         if ($node === null) {
             return null;
         }
-        $node->object(['material', 'fraction', 'spacing_mm', 'depth_mm', 'gauge_mm'], ['material', 'fraction']);
+        $node->object(['material', 'fraction', 'spacing_mm', 'depth_mm', 'gauge_mm', 'flange_mm', 'method'], ['material', 'fraction']);
         $fraction = $node->get('fraction');
+        $material = $materials->named($node->get('material'));
+        $method = $node->optional('method')?->oneOf(MetalFraming::class);
+        if ($method !== null && ! $material->isMetal()) {
+            $node->get('method')->refuse("no “method” on framing of {$material->name}: it is for members of the family “metal”");
+        }
 
         return new Framing(
-            material: $materials->named($node->get('material')),
+            material: $material,
             fraction: $fraction->number() > 0 && $fraction->number() < 1 ? $fraction->number() : $fraction->refuse('a share of the area above 0 and below 1'),
             spacingMm: $node->optional('spacing_mm')?->positive(5000, 'mm'),
             depthMm: $node->optional('depth_mm')?->positive(5000, 'mm'),
             gaugeMm: $node->optional('gauge_mm')?->positive(100, 'mm'),
+            flangeMm: $node->optional('flange_mm')?->positive(500, 'mm'),
+            method: $method,
         );
     }
 
@@ -139,6 +170,37 @@ final class AssemblyFormat
         );
     }
 
+    private static function bridge(Node $node): Bridge
+    {
+        $node->object(['name', 'psi_w_mk', 'm_per_m2', 'chi_w_k', 'per_m2', 'source'], ['name']);
+        [$name, $source] = [$node->get('name')->text(), MaterialFormat::source($node->optional('source'))];
+        if ($node->has('psi_w_mk') === $node->has('chi_w_k')) {
+            $node->refuse('either psi_w_mk with m_per_m2, or chi_w_k with per_m2');
+        }
+
+        return $node->has('psi_w_mk')
+            ? Bridge::linear($name, $node->get('psi_w_mk')->between(-1, 20, 'W/(m·K)'), $node->get('m_per_m2')->positive(50, 'm per m²'), $source)
+            : Bridge::point($name, $node->get('chi_w_k')->between(-1, 20, 'W/K'), $node->get('per_m2')->positive(1000, 'per m²'), $source);
+    }
+
+    private static function inverted(?Node $node): ?InvertedRoof
+    {
+        $node?->object(['rain_mm_day', 'drainage'], ['rain_mm_day']);
+
+        return $node === null ? null : new InvertedRoof(
+            $node->get('rain_mm_day')->between(0, 50, 'mm a day'),
+            $node->optional('drainage')?->between(0, 0.2, 'W·day/(m²K·mm)') ?? 0.04,
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private static function writeBridge(Bridge $bridge): array
+    {
+        $amount = $bridge->psi !== null ? ['psi_w_mk' => $bridge->psi, 'm_per_m2' => $bridge->perM2] : ['chi_w_k' => $bridge->chi, 'per_m2' => $bridge->perM2];
+
+        return Written::without(['name' => $bridge->name] + $amount + ['source' => MaterialFormat::writeSource($bridge->source)]);
+    }
+
     /** @return array<string, mixed> */
     private static function writeLayer(Layer $layer): array
     {
@@ -154,6 +216,8 @@ final class AssemblyFormat
                 'spacing_mm' => $layer->framing->spacingMm,
                 'depth_mm' => $layer->framing->depthMm,
                 'gauge_mm' => $layer->framing->gaugeMm,
+                'flange_mm' => $layer->framing->flangeMm,
+                'method' => $layer->framing->method?->value,
             ]),
             'air' => $layer->air?->value,
             'fasteners' => $layer->fasteners === null ? null : [
@@ -161,6 +225,8 @@ final class AssemblyFormat
                 'diameter_mm' => $layer->fasteners->diameterMm,
                 'conductivity_w_mk' => $layer->fasteners->conductivity,
             ],
+            'bridges' => array_map(self::writeBridge(...), $layer->bridges),
+            'inverted' => $layer->inverted === null ? null : ['rain_mm_day' => $layer->inverted->rain, 'drainage' => $layer->inverted->drainage],
         ]);
     }
 }

@@ -7,6 +7,7 @@ use Apron\Climate\Climate;
 use Apron\Climate\Condition;
 use Apron\Climate\HumidityClass;
 use Apron\Climate\IndoorAir;
+use Apron\Climate\MoistureProduction;
 use Apron\Climate\Month;
 use Apron\Climate\StatedIndoorAir;
 
@@ -20,17 +21,34 @@ final class ClimateFormat
     /** @throws FileRefused */
     public static function climate(Node $node): Climate
     {
-        $node->object(['name', 'months'], ['name', 'months']);
+        $node->object(['name', 'zone', 'design_winter_c', 'months'], ['name', 'months']);
+        $zone = $node->optional('zone')?->text(2);
+        if ($zone !== null && preg_match('/^([1-6][ABC]|[78])$/', $zone) !== 1) {
+            $node->get('zone')->refuse('a climate zone: 1 to 6 with A, B or C, or 7 or 8');
+        }
+        $months = array_map(
+            function (Node $month): Month {
+                $month->object(['mean_c', 'rh_pct', 'rain_mm', 'wind_m_s', 'sun_w_m2', 'daily_swing_k'], ['mean_c', 'rh_pct']);
 
-        return new Climate($node->get('name')->text(), self::months($node->get('months')));
+                return new Month(
+                    self::celsius($month->get('mean_c')), self::humidity($month->get('rh_pct')),
+                    $month->optional('rain_mm')?->between(0, 5000, 'mm'), $month->optional('wind_m_s')?->between(0, 60, 'm/s'),
+                    $month->optional('sun_w_m2')?->between(0, 600, 'W/m²'), $month->optional('daily_swing_k')?->between(0, 30, 'K'),
+                );
+            },
+            $node->get('months')->items(12, 12),
+        );
+
+        return new Climate($node->get('name')->text(), $months, $zone, $node->optional('design_winter_c')?->between(self::COLDEST, self::WARMEST, '°C'));
     }
 
     /** @throws FileRefused also where the indoor air would be wetter than saturated in some month of the climate */
     public static function indoors(Node $node, ?Climate $climate): IndoorAir
     {
-        $indoors = match ($node->get('kind')->word(['fixed', 'monthly', 'humidity-class'])) {
+        $indoors = match ($node->get('kind')->word(['fixed', 'monthly', 'humidity-class', 'moisture-production'])) {
             'fixed' => self::fixed($node->object(['kind', 'temperature_c', 'rh_pct'], ['temperature_c', 'rh_pct'])),
             'monthly' => new StatedIndoorAir(self::months($node->object(['kind', 'months'], ['months'])->get('months'))),
+            'moisture-production' => self::production($node->object(['kind', 'temperature_c', 'production_kg_day', 'volume_m3', 'air_changes_h'], ['temperature_c', 'production_kg_day', 'volume_m3', 'air_changes_h'])),
             default => self::humidityClass($node->object(['kind', 'class', 'temperature_c', 'margin'], ['class', 'temperature_c'])),
         };
         foreach ($climate->months ?? [] as $m => $outdoors) {
@@ -61,7 +79,12 @@ final class ClimateFormat
     /** @return array<string, mixed> */
     public static function writeClimate(Climate $climate): array
     {
-        return ['name' => $climate->name, 'months' => self::writeMonths($climate->months)];
+        return Written::without([
+            'name' => $climate->name,
+            'zone' => $climate->zone,
+            'design_winter_c' => $climate->designWinter,
+            'months' => self::writeMonths($climate->months),
+        ]);
     }
 
     /** @return array<string, mixed> */
@@ -69,6 +92,10 @@ final class ClimateFormat
     {
         return match (true) {
             $indoors instanceof HumidityClass => ['kind' => 'humidity-class', 'class' => $indoors->class, 'temperature_c' => $indoors->celsius, 'margin' => $indoors->margin],
+            $indoors instanceof MoistureProduction => [
+                'kind' => 'moisture-production', 'temperature_c' => $indoors->celsius, 'production_kg_day' => $indoors->production,
+                'volume_m3' => $indoors->volume, 'air_changes_h' => $indoors->airChanges,
+            ],
             $indoors instanceof StatedIndoorAir && count($indoors->months) === 1 => ['kind' => 'fixed', 'temperature_c' => $indoors->months[0]->celsius, 'rh_pct' => $indoors->months[0]->humidity],
             $indoors instanceof StatedIndoorAir => ['kind' => 'monthly', 'months' => self::writeMonths($indoors->months)],
             default => throw new \LogicException('an indoor air that the file has no words for'),
@@ -102,16 +129,29 @@ final class ClimateFormat
 
     /**
      * @param  list<Month>  $months
-     * @return list<array{mean_c: float, rh_pct: float}>
+     * @return list<array<string, mixed>>
      */
     private static function writeMonths(array $months): array
     {
-        return array_map(fn (Month $month): array => ['mean_c' => $month->celsius, 'rh_pct' => $month->humidity], $months);
+        return array_map(fn (Month $month): array => Written::without([
+            'mean_c' => $month->celsius, 'rh_pct' => $month->humidity, 'rain_mm' => $month->rain,
+            'wind_m_s' => $month->wind, 'sun_w_m2' => $month->sun, 'daily_swing_k' => $month->dailySwing,
+        ]), $months);
     }
 
     private static function fixed(Node $node): StatedIndoorAir
     {
         return new StatedIndoorAir([new Month(self::celsius($node->get('temperature_c')), self::humidity($node->get('rh_pct')))]);
+    }
+
+    private static function production(Node $node): MoistureProduction
+    {
+        return new MoistureProduction(
+            self::celsius($node->get('temperature_c')),
+            $node->get('production_kg_day')->between(0, 1e5, 'kg of water a day'),
+            $node->get('volume_m3')->positive(1e7, 'm³'),
+            $node->get('air_changes_h')->between(0.01, 100, 'air changes an hour'),
+        );
     }
 
     private static function humidityClass(Node $node): HumidityClass

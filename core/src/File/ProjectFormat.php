@@ -2,6 +2,7 @@
 
 namespace Apron\File;
 
+use Apron\Assembly\SurfaceFilms;
 use Apron\Climate\Condition;
 use Apron\Detail\Detail;
 use Apron\Inspection\SiteEvent;
@@ -19,7 +20,7 @@ final class ProjectFormat
     private const SECTIONS = ['format', 'project', 'climate', 'indoor', 'conditions', 'materials', 'assemblies', 'details', 'site'];
 
     /** Where practitioners disagree: the questions a project may answer, and the answers built so far. */
-    public const SCHOOLS = ['head' => ['shingle', 'reverse-lap']];
+    public const SCHOOLS = ['head' => ['shingle', 'reverse-lap'], 'films' => ['iso', 'north-american']];
 
     /** @throws FileRefused */
     public static function parse(string $json, Catalogue $catalogue): Project
@@ -36,16 +37,19 @@ final class ProjectFormat
         $climate = $node->has('climate') ? ClimateFormat::climate($node->get('climate')) : null;
         $materials = new Materials(self::byId($node->optional('materials'), MaterialFormat::read(...)), $catalogue);
 
+        $schools = self::schools($project->optional('schools'));
+        $films = SurfaceFilms::from($schools['films'] ?? 'iso');
+
         return new Project(
             name: $project->get('name')->text(),
             units: $project->get('units')->oneOf(UnitSystem::class),
-            schools: self::schools($project->optional('schools')),
+            schools: $schools,
             windPressure: $project->optional('wind_pressure_pa')?->positive(5000, 'Pa'),
             climate: $climate,
             indoors: $node->has('indoor') ? ClimateFormat::indoors($node->get('indoor'), $climate) : null,
             conditions: array_map(ClimateFormat::condition(...), $node->optional('conditions')?->items() ?? []),
             materials: $materials,
-            assemblies: array_values(self::byId($node->optional('assemblies'), fn (Node $n) => AssemblyFormat::read($n, $materials))),
+            assemblies: array_values(self::byId($node->optional('assemblies'), fn (Node $n) => AssemblyFormat::read($n, $materials, $films, $climate))),
             details: array_values(self::byId($node->optional('details'), fn (Node $n) => DetailFormat::read($n, $materials))),
             site: $node->has('site') ? SiteFormat::read($node->get('site')) : null,
         );

@@ -26,14 +26,31 @@ final readonly class Material
         public ?float $sd,
         /** ng/(Pa·s·m²), dry cup */
         public ?float $permeance,
+        /** the same kind of figure by the wet cup, where it differs: μ, sd in m, or ng/(Pa·s·m²) */
+        public ?float $wetCup,
+        /** ng/(Pa·s·m²) by the mean % relative humidity at its faces: a film that opens when it is damp */
+        public ?Curve $permeanceCurve,
+        /** λ in W/(m·K) by its mean temperature in °C: a foam that insulates less in the cold */
+        public ?Curve $conductivityCurve,
         /** kg/m³ */
         public ?float $density,
         /** J/(kg·K) */
         public ?float $specificHeat,
+        /** kg/m³ of water by % relative humidity, in balance */
+        public ?Curve $sorptionCurve,
+        /** kg/m³ when all it can soak up has gone in */
+        public ?float $freeSaturation,
+        /** A, kg/(m²·s^½) */
+        public ?float $waterAbsorption,
+        /** kg/m³ it can take up for a while above its ordinary moisture without harm */
+        public ?float $safeStore,
         /** L/(s·m²) at 75 Pa */
         public ?float $airPermeance,
         /** whether its face sheds liquid water when lapped or joined as the water plane */
         public ?bool $shedsWater,
+        /** the family of its other face, where the two differ, and of what it sticks with */
+        public ?string $backFamily,
+        public ?string $adhesive,
         /** what a layer of it starts at when it is added */
         public ?float $usualThicknessMm,
         public Source $source,
@@ -48,12 +65,22 @@ final readonly class Material
         return $this->resistance ?? $thicknessMm / 1000 / (float) $this->conductivity;
     }
 
-    /** Vapour-diffusion-equivalent air layer thickness of a thickness in mm, m. */
-    public function sdOf(float $thicknessMm): float
+    /** Vapour-diffusion-equivalent air layer thickness of a thickness in mm, m: by the dry cup, or the wet where it has one. */
+    public function sdOf(float $thicknessMm, bool $wet = false): float
     {
-        return $this->sd
-            ?? ($this->permeance !== null ? Air::VAPOUR_PERMEABILITY * 1e12 / $this->permeance : null)
-            ?? (float) $this->vapourResistanceFactor * $thicknessMm / 1000;
+        $cup = $wet ? $this->wetCup : null;
+
+        return match (true) {
+            $this->sd !== null => $cup ?? $this->sd,
+            $this->permeance !== null => self::sdOfPermeance($cup ?? $this->permeance),
+            default => ($cup ?? (float) $this->vapourResistanceFactor) * $thicknessMm / 1000,
+        };
+    }
+
+    /** m, of a permeance in ng/(Pa·s·m²) */
+    public static function sdOfPermeance(float $permeance): float
+    {
+        return Air::VAPOUR_PERMEABILITY * 1e12 / $permeance;
     }
 
     public function isAir(): bool

@@ -22,7 +22,7 @@ final class MoistureYear
     /** @var array<int, non-empty-list<float>> node => kg/m² at the end of each of twelve months from the starting month */
     public array $accumulated = [];
 
-    /** @var list<array{saturation: array<int, float>, inside: float, outside: float}> */
+    /** @var list<array{sd: list<float>, saturation: list<float>, inside: float, outside: float}> */
     private array $months = [];
 
     public function __construct(public readonly Path $path, Climate $climate, IndoorAir $indoors)
@@ -30,15 +30,15 @@ final class MoistureYear
         $last = count($path->sd) - 1;
         foreach ($climate->months as $m => $outdoors) {
             $air = $indoors->during($m, $outdoors);
+            [$resistances, $total] = $path->warmth($air['celsius'], $outdoors->celsius);
+            $flux = ($air['celsius'] - $outdoors->celsius) / $total;
             $saturation = [];
-            foreach ($path->temperatures($air['celsius'], $outdoors->celsius) as $celsius) {
-                $saturation[] = Air::saturation($celsius);
+            foreach ($resistances as $resistance) {
+                $saturation[] = Air::saturation($air['celsius'] - $resistance * $flux);
             }
-            $this->months[] = [
-                'saturation' => $saturation,
-                'inside' => min($air['pressure'], $saturation[0]),
-                'outside' => min($outdoors->vapourPressure(), $saturation[$last]),
-            ];
+            $inside = min($air['pressure'], $saturation[0]);
+            $outside = min($outdoors->vapourPressure(), $saturation[$last]);
+            $this->months[] = ['sd' => $path->openness($saturation, $inside, $outside), 'saturation' => $saturation, 'inside' => $inside, 'outside' => $outside];
         }
         $this->run();
     }
@@ -133,10 +133,10 @@ final class MoistureYear
     /** @return list<int> nodes that condense in a month that begins dry */
     private function touched(int $month): array
     {
-        $last = count($this->path->sd) - 1;
-        ['saturation' => $saturation, 'inside' => $inside, 'outside' => $outside] = $this->months[$month];
+        ['sd' => $sd, 'saturation' => $saturation, 'inside' => $inside, 'outside' => $outside] = $this->months[$month];
+        $last = count($sd) - 1;
 
-        return array_slice(TautString::touches($this->path->sd, $saturation, 0, $last, $inside, $outside), 1, -1);
+        return array_slice(TautString::touches($sd, $saturation, 0, $last, $inside, $outside), 1, -1);
     }
 
     /** @return array<int, non-empty-list<float>> */
@@ -194,9 +194,8 @@ final class MoistureYear
      */
     private function rates(int $month, array $water): array
     {
-        $sd = $this->path->sd;
+        ['sd' => $sd, 'saturation' => $saturation, 'inside' => $inside, 'outside' => $outside] = $this->months[$month];
         $last = count($sd) - 1;
-        ['saturation' => $saturation, 'inside' => $inside, 'outside' => $outside] = $this->months[$month];
         ksort($water);
         $touched = [0];
         $from = 0;

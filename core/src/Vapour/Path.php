@@ -2,12 +2,16 @@
 
 namespace Apron\Vapour;
 
+use Apron\Assembly\Layer;
 use Apron\Assembly\ThermalResistance;
+use Apron\Material\Curve;
+use Apron\Material\Material;
 
 /**
  * The main path through an assembly, cut into slices, as parallel lists of floats: a homogeneous layer can condense
  * inside itself, with no interface near, so every layer is cut into slices of R ≤ 0.25 m²K/W (ISO 13788:2012, 6.4.3).
- * Node 0 is the inside surface, the last node the outside one.
+ * Node 0 is the inside surface, the last node the outside one. Most walls are the same in every state; a foam that insulates
+ * less in the cold and a film that opens when damp are found anew for each pair of airs.
  */
 final readonly class Path
 {
@@ -34,17 +38,27 @@ final readonly class Path
     /** m²K/W, surfaces included */
     public float $total;
 
+    /** @var list<array{layer: Layer, from: int, to: int}> layers whose conductivity follows their temperature */
+    private array $tempered;
+
+    /** @var list<array{curve: Curve, from: int, to: int}> layers whose permeance follows the humidity at their faces */
+    private array $smart;
+
+    private const SETTLED = 1e-10;
+
     public function __construct(ThermalResistance $heat)
     {
         $assembly = $heat->assembly;
         $r = [$assembly->rsi()];
         $sd = $depth = $position = [0.0];
         $interface = $layerOf = [0];
+        $tempered = $smart = [];
         $face = 0.0;
         foreach ($assembly->reckonedLayers() as $i => $layer) {
             // A hair's breadth keeps R = 0.5 at two slices when it comes out as 0.5000000000000001.
             $slices = max(1, (int) ceil($heat->layers[$i] / self::SLICE_M2K_W - 1e-9));
-            [$rAt, $sdAt, $layerSd] = [end($r), end($sd), $layer->sd()];
+            [$rAt, $sdAt, $layerSd] = [end($r), end($sd), $layer->sd($i > $heat->insulationAt)];
+            $from = count($r) - 1;
             for ($k = 1; $k <= $slices; $k++) {
                 $share = $k / $slices;
                 $r[] = $rAt + $heat->layers[$i] * $share;
@@ -55,6 +69,13 @@ final readonly class Path
                 $position[] = $face + $layer->thicknessMm * $share;
             }
             $face += $layer->thicknessMm;
+            $ends = ['from' => $from, 'to' => count($r) - 1];
+            if ($layer->material->conductivityCurve !== null && $layer->airLayer() === null) {
+                $tempered[] = ['layer' => $layer] + $ends;
+            }
+            if ($layer->material->permeanceCurve !== null) {
+                $smart[] = ['curve' => $layer->material->permeanceCurve] + $ends;
+            }
         }
         $this->resistance = $r;
         $this->sd = $sd;
@@ -63,20 +84,88 @@ final readonly class Path
         $this->depthMm = $depth;
         $this->positionMm = $position;
         $this->total = $heat->mainPath;
+        $this->tempered = $tempered;
+        $this->smart = $smart;
+    }
+
+    /** Whether it is the same wall in every state. */
+    public function steady(): bool
+    {
+        return $this->tempered === [] && $this->smart === [];
     }
 
     /**
-     * @return list<float> °C at each node, in the steady state between two air temperatures
+     * Resistances between two air temperatures, each tempered layer at the conductivity of its own mean temperature.
+     *
+     * @return array{list<float>, float} m²K/W from the indoor air to each node, and in all
      */
-    public function temperatures(float $indoors, float $outdoors): array
+    public function warmth(float $indoors, float $outdoors): array
     {
-        $perResistance = ($indoors - $outdoors) / $this->total;
-        $temperatures = [];
-        foreach ($this->resistance as $resistance) {
-            $temperatures[] = $indoors - $resistance * $perResistance;
+        [$at, $total] = [$this->resistance, $this->total];
+        if ($this->tempered === []) {
+            return [$at, $total];
+        }
+        for ($turn = 0; $turn < 60; $turn++) {
+            $moved = 0.0;
+            foreach ($this->tempered as ['layer' => $layer, 'from' => $from, 'to' => $to]) {
+                $mean = $indoors - ($indoors - $outdoors) * ($at[$from] + $at[$to]) / 2 / $total;
+                $resistance = $layer->thicknessMm / 1000 / ($layer->material->conductivityCurve?->value($mean) ?? throw new \LogicException);
+                $change = $resistance - ($at[$to] - $at[$from]);
+                foreach ($at as $node => $before) {
+                    $at[$node] = $before + $change * max(0.0, min(1.0, ($node - $from) / ($to - $from)));
+                }
+                $total += $change;
+                $moved = max($moved, abs($change));
+            }
+            if ($moved < self::SETTLED) {
+                break;
+            }
         }
 
-        return $temperatures;
+        return [$at, $total];
+    }
+
+    /**
+     * sd to each node, each smart layer at the permeance of the mean humidity at its faces while nothing is held wet. From dry
+     * upwards by half steps: it comes to rest at the tightest state that agrees with itself.
+     *
+     * @param  list<float>  $saturation  Pa at each node
+     * @return list<float> m
+     */
+    public function openness(array $saturation, float $inside, float $outside): array
+    {
+        $sd = $this->sd;
+        if ($this->smart === []) {
+            return $sd;
+        }
+        $last = count($sd) - 1;
+        $humidity = array_fill(0, count($this->smart), 0.0);
+        for ($turn = 0; $turn < 100; $turn++) {
+            foreach ($this->smart as $k => ['curve' => $curve, 'from' => $from, 'to' => $to]) {
+                $wanted = Material::sdOfPermeance($curve->value(100 * $humidity[$k]));
+                $change = $wanted - ($sd[$to] - $sd[$from]);
+                foreach ($sd as $node => $before) {
+                    $sd[$node] = $before + $change * max(0.0, min(1.0, ($node - $from) / ($to - $from)));
+                }
+            }
+            $touched = TautString::touches($sd, $saturation, 0, $last, $inside, $outside);
+            $at = [0 => $inside];
+            foreach ($touched as $node) {
+                $at[$node] ??= $node === $last ? $outside : $saturation[$node];
+            }
+            $pressure = TautString::pressures($sd, $touched, $at);
+            $moved = 0.0;
+            foreach ($this->smart as $k => ['from' => $from, 'to' => $to]) {
+                $mean = ($pressure[$from] / $saturation[$from] + $pressure[$to] / $saturation[$to]) / 2;
+                $moved = max($moved, abs($mean - $humidity[$k]));
+                $humidity[$k] += ($mean - $humidity[$k]) / 2;
+            }
+            if ($moved < self::SETTLED) {
+                break;
+            }
+        }
+
+        return $sd;
     }
 
     /** @return array{interface: int}|array{layer: int, depth_mm: float} where a node is, as the file format says it */

@@ -16,6 +16,12 @@ final readonly class Profile
     /** @var list<float> Pa */
     public array $saturation;
 
+    /** @var list<float> m of still air to each node, in this state */
+    public array $sd;
+
+    /** m²K/W through the main path, surfaces included, in this state */
+    public float $resistance;
+
     /** @var list<float> Pa: the taut string, at or below saturation */
     public array $pressure;
 
@@ -40,23 +46,29 @@ final readonly class Profile
         public float $outdoors,
         public float $outdoorPressure,
     ) {
-        $this->heatFlux = ($indoors - $outdoors) / $path->total;
-        $this->temperatures = $path->temperatures($indoors, $outdoors);
-        $this->saturation = array_map(Air::saturation(...), $this->temperatures);
+        [$resistances, $this->resistance] = $path->warmth($indoors, $outdoors);
+        $this->heatFlux = ($indoors - $outdoors) / $this->resistance;
+        $temperatures = [];
+        foreach ($resistances as $resistance) {
+            $temperatures[] = $indoors - $resistance * $this->heatFlux;
+        }
+        $this->temperatures = $temperatures;
+        $this->saturation = array_map(Air::saturation(...), $temperatures);
         $last = count($path->sd) - 1;
         $this->surfaceWet = $indoorPressure > $this->saturation[0];
         $from = min($indoorPressure, $this->saturation[0]);
         $to = min($outdoorPressure, $this->saturation[$last]);
-        $touched = TautString::touches($path->sd, $this->saturation, 0, $last, $from, $to);
+        $this->sd = $path->openness($this->saturation, $from, $to);
+        $touched = TautString::touches($this->sd, $this->saturation, 0, $last, $from, $to);
         $at = [];
         foreach ($touched as $node) {
             $at[$node] = $this->saturation[$node];
         }
         $at[0] = $from;
         $at[$last] = $to;
-        $this->pressure = TautString::pressures($path->sd, $touched, $at);
-        $this->uncapped = TautString::pressures($path->sd, [0, $last], [0 => $indoorPressure, $last => $outdoorPressure]);
-        $this->condensation = self::rates($path->sd, $touched, $at);
+        $this->pressure = TautString::pressures($this->sd, $touched, $at);
+        $this->uncapped = TautString::pressures($this->sd, [0, $last], [0 => $indoorPressure, $last => $outdoorPressure]);
+        $this->condensation = self::rates($this->sd, $touched, $at);
     }
 
     /**
@@ -77,6 +89,12 @@ final readonly class Profile
         }
 
         return $rates;
+    }
+
+    /** The node at an interface. */
+    public function at(int $interface): int
+    {
+        return (int) array_search($interface, $this->path->interface, true);
     }
 
     /** Condensation of all planes together, g/(m²h). */
@@ -112,6 +130,7 @@ final readonly class Profile
             'indoor_c' => $this->indoors,
             'indoor_pa' => $this->indoorPressure,
             'heat_flux_w_m2' => $this->heatFlux,
+            'r_main_path_m2k_w' => $this->resistance,
             'interfaces' => $interfaces,
             'condensation' => $condensation,
         ];
