@@ -26,6 +26,8 @@ final readonly class Assembly
         public ?Soil $soil = null,
         /** leakage it is reckoned with, L/(s·m²) at 75 Pa; null takes the usual figure */
         public ?float $airLeakage = null,
+        /** how much driving rain it gets; null takes a wall of 10 m in open suburbs */
+        public ?Exposure $exposure = null,
         /** the assembly it is set beside */
         public ?string $variantOf = null,
     ) {
@@ -74,9 +76,21 @@ final readonly class Assembly
         return array_sum(array_map(fn (Layer $layer): float => $layer->thicknessMm, $this->layers));
     }
 
-    /** @param  array<string, mixed>  $change  constructor arguments that differ */
-    public function with(array $change): self
+    /** @param  list<Layer>  $layers */
+    public function withLayers(array $layers): self
     {
-        return new self(...[...get_object_vars($this), ...$change]);
+        return new self(
+            $this->id, $this->name, $this->kind, $this->statedHeatFlow, $this->statedRsi, $this->statedRse, $layers,
+            $this->films, $this->indoors, $this->soil, $this->airLeakage, $this->exposure, $this->variantOf,
+        );
+    }
+
+    /** With another layer in one place. */
+    public function withLayer(int $at, Layer $layer): self
+    {
+        $layers = $this->layers;
+        $layers[$at] = $layer;
+
+        return $this->withLayers(array_values($layers));
     }
 }

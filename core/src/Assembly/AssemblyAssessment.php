@@ -2,8 +2,15 @@
 
 namespace Apron\Assembly;
 
+use Apron\Climate\Climate;
+use Apron\Climate\Condition;
+use Apron\Climate\IndoorAir;
 use Apron\Finding;
+use Apron\Practice\AirPath;
+use Apron\Practice\Drying;
+use Apron\Practice\PracticeFindings;
 use Apron\Project;
+use Apron\RuleFigures;
 use Apron\Severity;
 use Apron\Source;
 use Apron\SourceKind;
@@ -25,20 +32,37 @@ final class AssemblyAssessment
 
     public readonly ?SurfaceFactor $surface;
 
-    public function __construct(private readonly Project $project, public readonly Assembly $assembly)
+    public readonly Path $path;
+
+    public readonly AirPath $airPath;
+
+    /** the air outside of it, or the ground; null where the project has none */
+    public readonly ?Climate $climate;
+
+    public readonly ?IndoorAir $indoors;
+
+    /** @var list<Drying> of each reckoned layer that can hold water, where the airs are known */
+    public readonly array $drying;
+
+    public function __construct(Project $project, public readonly Assembly $assembly)
     {
         $this->heat = new ThermalResistance($assembly);
-        $path = new Path($this->heat);
-        $this->profiles = $this->profiles($path);
-        [$climate, $indoors] = [$project->climate, $project->indoors];
-        $this->year = $climate !== null && $indoors !== null ? new MoistureYear($path, $climate, $indoors) : null;
-        $this->surface = $climate !== null && $indoors !== null ? new SurfaceFactor($this->heat, $climate, $indoors) : null;
+        $this->path = new Path($this->heat);
+        $this->airPath = new AirPath($assembly, $this->heat);
+        $this->climate = $project->climate === null || $assembly->soil === null ? $project->climate : $assembly->soil->months($project->climate);
+        $this->indoors = $assembly->indoors ?? $project->indoors;
+        $this->profiles = $this->profiles($assembly->soil === null ? $project->conditions : []);
+        [$climate, $indoors] = [$this->climate, $this->indoors];
+        $known = $climate !== null && $indoors !== null;
+        $this->year = $known ? new MoistureYear($this->path, $climate, $indoors) : null;
+        $this->surface = $known ? new SurfaceFactor($this->heat, $climate, $indoors) : null;
+        $this->drying = $known ? $this->drying($climate, $indoors) : [];
     }
 
     /** @return list<Finding> */
     public function findings(): array
     {
-        $rules = new ControlRules;
+        $rules = RuleFigures::of('controls');
         $moisture = new MoistureFindings($rules);
         $findings = [...$this->method(), ...(new ControlFindings($rules))->of($this->assembly)];
         foreach ($this->profiles as $profile) {
@@ -48,7 +72,7 @@ final class AssemblyAssessment
             $findings = [...$findings, ...$moisture->ofYear($this->assembly, $this->year), ...$moisture->ofSurface($this->assembly, $this->surface)];
         }
 
-        return [...$findings, ...$this->recalled()];
+        return [...$findings, ...(new PracticeFindings($this))->all(), ...$this->recalled()];
     }
 
     /** @return array<string, mixed> as `apron-assessment/1` has it */
@@ -61,7 +85,15 @@ final class AssemblyAssessment
             'r_main_path_m2k_w' => $this->heat->mainPath,
             'r_upper_m2k_w' => $this->heat->upperLimit,
             'r_lower_m2k_w' => $this->heat->lowerLimit,
+            'method' => $this->heat->method,
             'fasteners_add_u_w_m2k' => $this->heat->fastenersAddU,
+            'rain_adds_u_w_m2k' => $this->heat->rainAddsU,
+            'bridges_add_u_w_m2k' => $this->heat->bridgesAddU,
+            'u_overall_w_m2k' => $this->heat->overallU(),
+            'r_effective_m2k_w' => $this->heat->overallU() === null ? null : 1 / $this->heat->overallU(),
+            'lost_pct' => $this->heat->overallU() === null ? null : 100 * (1 - 1 / ($this->heat->overallU() * $this->heat->mainPath)),
+            'bridges' => $this->heat->costs(),
+            'films' => $this->assembly->films->value,
             'rsi_m2k_w' => $this->assembly->rsi(),
             'rse_m2k_w' => $this->assembly->rse(),
             'thickness_mm' => $this->assembly->thicknessMm(),
@@ -70,6 +102,7 @@ final class AssemblyAssessment
         ];
         if ($this->year !== null) {
             $figures['year'] = $this->year->toArray();
+            $figures['drying'] = array_map(fn (Drying $drying): array => $drying->toArray(), $this->drying);
         }
         if ($this->surface !== null) {
             $figures['surface'] = $this->surface->toArray();
@@ -78,24 +111,46 @@ final class AssemblyAssessment
         return $figures;
     }
 
-    /** @return list<Profile> */
-    private function profiles(Path $path): array
+    /**
+     * @param  list<Condition>  $conditions
+     * @return list<Profile> the coldest month, then each condition
+     */
+    private function profiles(array $conditions): array
     {
         $profiles = [];
-        [$climate, $indoors] = [$this->project->climate, $this->project->indoors];
-        if ($climate !== null && $indoors !== null) {
-            $outdoors = $climate->months[$climate->coldest()];
-            $air = $indoors->during($climate->coldest(), $outdoors);
-            $profiles[] = new Profile($path, 'coldest month', $air['celsius'], $air['pressure'], $outdoors->celsius, $outdoors->vapourPressure());
+        if ($this->climate !== null && $this->indoors !== null) {
+            $outdoors = $this->climate->months[$this->climate->coldest()];
+            $air = $this->indoors->during($this->climate->coldest(), $outdoors);
+            $profiles[] = new Profile($this->path, 'coldest month', $air['celsius'], $air['pressure'], $outdoors->celsius, $outdoors->vapourPressure());
         }
-        foreach ($this->project->conditions as $condition) {
+        foreach ($conditions as $condition) {
             $profiles[] = new Profile(
-                $path, $condition->name, $condition->indoors->celsius, $condition->indoors->vapourPressure(),
+                $this->path, $condition->name, $condition->indoors->celsius, $condition->indoors->vapourPressure(),
                 $condition->outdoors->celsius, $condition->outdoors->vapourPressure(),
             );
         }
 
         return $profiles;
+    }
+
+    /** @return list<Drying> */
+    private function drying(Climate $climate, IndoorAir $indoors): array
+    {
+        $rules = RuleFigures::of('practice');
+        $layers = $this->assembly->reckonedLayers();
+        // Rain that gets past the cladding comes to rest on the outermost thing behind it that water harms.
+        $wetted = null;
+        foreach ($layers as $i => $layer) {
+            $wetted = $this->assembly->kind === AssemblyKind::Wall && $rules->lists('harmed_by_water_families', $layer->material->family) ? $i : $wetted;
+        }
+        $drying = [];
+        foreach ($layers as $i => $layer) {
+            if ($rules->lists('holds_water_families', $layer->material->family)) {
+                $drying[] = new Drying($this->path, $i, $layer, $climate, $indoors, $i === $wetted && $this->assembly->soil === null ? ($this->assembly->exposure ?? new Exposure) : null);
+            }
+        }
+
+        return $drying;
     }
 
     /** @return array<string, mixed> */
@@ -113,18 +168,26 @@ final class AssemblyAssessment
         ];
     }
 
-    /** @return list<Finding> */
+    /** @return list<Finding> how the framing was reckoned, where it was not by the combined method within its range */
     private function method(): array
     {
-        if ($this->heat->withinMethod()) {
+        if ($this->heat->withinMethod() && ! $this->heat->methodChosen()) {
             return [];
         }
         foreach ($this->assembly->reckonedLayers() as $layer) {
             if ($layer->framing !== null) {
-                return [new Finding('heat.method-out-of-range', Severity::Fail, "assemblies/{$this->assembly->id}/layers/{$layer->id}", [
-                    'ratio' => $this->heat->upperLimit / $this->heat->lowerLimit, 'most' => ThermalResistance::WIDEST_RATIO,
-                    'framing' => $layer->framing->material->name,
-                ], Source::published('ISO 6946:2017, 6.7.2.1'))];
+                $subject = "assemblies/{$this->assembly->id}/layers/{$layer->id}";
+                $figures = ['ratio' => $this->heat->upperLimit / $this->heat->lowerLimit, 'most' => ThermalResistance::WIDEST_RATIO, 'framing' => $layer->framing->material->name];
+                $method = $this->heat->method === null ? null : MetalFraming::tryFrom($this->heat->method);
+                $combined = Source::published('ISO 6946:2017, 6.7.2.1');
+                if ($method === null) {
+                    return [new Finding('heat.no-method', Severity::Fail, $subject, $figures, $combined)];
+                }
+                $figures += ['method' => $method->value, 'r_m2k_w' => (float) $this->heat->total()];
+
+                return [$this->heat->methodChosen()
+                    ? new Finding('heat.metal-method', Severity::Note, $subject, $figures, Source::of(SourceKind::FromMemory, MetalFraming::SOURCES[$method->value]))
+                    : new Finding('heat.method-out-of-range', Severity::Fail, $subject, $figures, $combined)];
             }
         }
         throw new \LogicException('limits differ without framing');

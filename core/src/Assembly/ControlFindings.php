@@ -3,13 +3,14 @@
 namespace Apron\Assembly;
 
 use Apron\Finding;
+use Apron\RuleFigures;
 use Apron\Severity;
 use Apron\Source;
 
 /** Which layer carries each of the four controls: what is missing, doubled, or contradicted by its own figures. */
 final class ControlFindings
 {
-    public function __construct(private readonly ControlRules $rules)
+    public function __construct(private readonly RuleFigures $rules)
     {
     }
 

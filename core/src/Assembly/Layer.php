@@ -64,9 +64,14 @@ final readonly class Layer
         return VapourClass::ofPermeance($this->permeance());
     }
 
-    /** @param  array<string, mixed>  $change  constructor arguments that differ */
-    public function with(array $change): self
+    /** The same layer of something else, or of another thickness; what was typed of the old one goes. */
+    public function changed(?Material $material = null, ?float $thicknessMm = null): self
     {
-        return new self(...[...get_object_vars($this), ...$change]);
+        return new self($this->id, $material ?? $this->material, $thicknessMm ?? $this->thicknessMm, null, $this->controls, $this->framing, $this->air, $this->fasteners, $this->bridges, $this->inverted);
+    }
+
+    public function framedWith(?Framing $framing): self
+    {
+        return new self($this->id, $this->material, $this->thicknessMm, $this->thicknessTyped, $this->controls, $framing, $this->air, $this->fasteners, $this->bridges, $this->inverted);
     }
 }

@@ -23,6 +23,7 @@ enum MetalFraming: string
      */
     public static function correctionFactor(Framing $framing, float $depthMm, float $cavity): ?float
     {
+        /** @var list<array{depth_mm: float, spacing_mm: float, cavity: list<float>, effective: list<float>}>|null $rows */
         static $rows = null;
         $rows ??= self::table();
         if (($framing->gaugeMm ?? 0.0) > 1.37) {

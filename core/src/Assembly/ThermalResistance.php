@@ -60,7 +60,7 @@ final readonly class ThermalResistance
         }
         [$this->fastenersAddU, $this->rainAddsU, $this->bridgesAddU] = [$fasteners, $rain, $bridges];
         [$this->total, $this->method] = $this->framed($assembly->reckonedLayers(), $surfaces);
-        $this->insulationAt = (int) array_search(max($this->layers), $this->layers, true);
+        $this->insulationAt = self::greatest($this->layers);
     }
 
     /** The combined method refuses a bridge that is too strong for it, and any metal through insulation. */
@@ -112,9 +112,7 @@ final readonly class ThermalResistance
         foreach ($this->assembly->reckonedLayers() as $i => $layer) {
             $row = fn (string $what, string $name, float $add): array => ['layer' => $layer->id, 'what' => $what, 'name' => $name, 'add_u_w_m2k' => $add];
             if ($layer->framing !== null && $this->total !== null) {
-                $layers = $this->assembly->layers;
-                $layers[$i] = $layer->with(['framing' => null]);
-                $without = (new self($this->assembly->with(['layers' => $layers])))->total();
+                $without = (new self($this->assembly->withLayer($i, $layer->framedWith(null))))->total();
                 if ($without !== null) {
                     $costs[] = $row('framing', $layer->framing->material->name, 1 / $this->total - 1 / $without);
                 }
@@ -258,5 +256,16 @@ final readonly class ThermalResistance
         }
 
         return $crossed;
+    }
+
+    /** @param  list<float>  $resistances */
+    private static function greatest(array $resistances): int
+    {
+        $greatest = 0;
+        foreach ($resistances as $i => $resistance) {
+            $greatest = $resistance > $resistances[$greatest] ? $i : $greatest;
+        }
+
+        return $greatest;
     }
 }

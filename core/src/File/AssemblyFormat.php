@@ -5,6 +5,7 @@ namespace Apron\File;
 use Apron\Assembly\AirLayer;
 use Apron\Assembly\Assembly;
 use Apron\Assembly\Bridge;
+use Apron\Assembly\Exposure;
 use Apron\Assembly\InvertedRoof;
 use Apron\Assembly\MetalFraming;
 use Apron\Assembly\SurfaceFilms;
@@ -23,7 +24,7 @@ final class AssemblyFormat
 {
     private const MOST_LAYERS = 60;
 
-    private const KEYS = ['id', 'name', 'kind', 'heat_flow', 'rsi_m2k_w', 'rse_m2k_w', 'indoor', 'soil', 'air_leakage_l_s_m2', 'variant_of', 'layers'];
+    private const KEYS = ['id', 'name', 'kind', 'heat_flow', 'rsi_m2k_w', 'rse_m2k_w', 'indoor', 'soil', 'air_leakage_l_s_m2', 'exposure', 'variant_of', 'layers'];
 
     private const LAYER_KEYS = ['id', 'material', 'thickness_mm', 'thickness_typed', 'controls', 'framing', 'air', 'fasteners', 'bridges', 'inverted'];
 
@@ -60,6 +61,7 @@ final class AssemblyFormat
             indoors: $node->has('indoor') ? ClimateFormat::indoors($node->get('indoor'), $climate) : null,
             soil: $node->has('soil') ? new Soil($node->get('soil')->object(['depth_m'], ['depth_m'])->get('depth_m')->between(0, 30, 'm below grade')) : null,
             airLeakage: $node->optional('air_leakage_l_s_m2')?->between(0, 100, 'L/(s·m²) at 75 Pa'),
+            exposure: self::exposure($node->optional('exposure')),
             variantOf: $node->optional('variant_of')?->id(),
         );
         if ($assembly->soil !== null && $assembly->ventilatedAt() !== null) {
@@ -85,6 +87,7 @@ final class AssemblyFormat
             'indoor' => $assembly->indoors === null ? null : ClimateFormat::writeIndoors($assembly->indoors),
             'soil' => $assembly->soil === null ? null : ['depth_m' => $assembly->soil->depth],
             'air_leakage_l_s_m2' => $assembly->airLeakage,
+            'exposure' => $assembly->exposure === null ? null : ['height_m' => $assembly->exposure->height, 'terrain' => $assembly->exposure->terrain, 'over' => $assembly->exposure->over],
             'variant_of' => $assembly->variantOf,
             'layers' => array_map(self::writeLayer(...), $assembly->layers),
         ]);
@@ -181,6 +184,17 @@ final class AssemblyFormat
         return $node->has('psi_w_mk')
             ? Bridge::linear($name, $node->get('psi_w_mk')->between(-1, 20, 'W/(m·K)'), $node->get('m_per_m2')->positive(50, 'm per m²'), $source)
             : Bridge::point($name, $node->get('chi_w_k')->between(-1, 20, 'W/K'), $node->get('per_m2')->positive(1000, 'per m²'), $source);
+    }
+
+    private static function exposure(?Node $node): ?Exposure
+    {
+        $node?->object(['height_m', 'terrain', 'over']);
+
+        return $node === null ? null : new Exposure(
+            $node->optional('height_m')?->positive(1000, 'm') ?? 10.0,
+            $node->optional('terrain')?->word(Exposure::TERRAINS) ?? 'medium',
+            $node->optional('over')?->word(Exposure::OVER) ?? 'none',
+        );
     }
 
     private static function inverted(?Node $node): ?InvertedRoof

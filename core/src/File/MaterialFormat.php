@@ -134,7 +134,7 @@ final class MaterialFormat
             $values[] = $row->get($value)->positive($most, $unit);
         }
 
-        return new Curve($points ?: throw new \LogicException, $values ?: throw new \LogicException);
+        return new Curve($points, $values);
     }
 
     /** @return list<array<string, float>>|null */

@@ -6,8 +6,8 @@ namespace Apron\Material;
 final readonly class Curve
 {
     /**
-     * @param  non-empty-list<float>  $at  rising
-     * @param  non-empty-list<float>  $values  as many
+     * @param  list<float>  $at  rising, at least two
+     * @param  list<float>  $values  as many
      */
     public function __construct(public array $at, public array $values)
     {

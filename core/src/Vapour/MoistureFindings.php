@@ -3,7 +3,7 @@
 namespace Apron\Vapour;
 
 use Apron\Assembly\Assembly;
-use Apron\Assembly\ControlRules;
+use Apron\RuleFigures;
 use Apron\Climate\Air;
 use Apron\Finding;
 use Apron\Severity;
@@ -16,7 +16,7 @@ final class MoistureFindings
 
     private const YEAR = 'ISO 13788:2012, clause 6, monthly balance';
 
-    public function __construct(private readonly ControlRules $rules)
+    public function __construct(private readonly RuleFigures $rules)
     {
     }
 

@@ -22,7 +22,7 @@ final class MoistureYear
     /** @var array<int, non-empty-list<float>> node => kg/m² at the end of each of twelve months from the starting month */
     public array $accumulated = [];
 
-    /** @var list<array{sd: list<float>, saturation: list<float>, inside: float, outside: float}> */
+    /** @var list<array{sd: array<int, float>, saturation: array<int, float>, inside: float, outside: float}> */
     private array $months = [];
 
     public function __construct(public readonly Path $path, Climate $climate, IndoorAir $indoors)

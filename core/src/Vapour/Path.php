@@ -168,6 +168,19 @@ final readonly class Path
         return $sd;
     }
 
+    /** What the smart layers between two nodes add to sd when the humidity at their faces is so many %, m; usually below zero. */
+    public function smartChange(int $from, int $to, float $humidity): float
+    {
+        $change = 0.0;
+        foreach ($this->smart as ['curve' => $curve, 'from' => $inner, 'to' => $outer]) {
+            if ($inner >= $from && $outer <= $to) {
+                $change += Material::sdOfPermeance($curve->value($humidity)) - ($this->sd[$outer] - $this->sd[$inner]);
+            }
+        }
+
+        return $change;
+    }
+
     /** @return array{interface: int}|array{layer: int, depth_mm: float} where a node is, as the file format says it */
     public function place(int $node): array
     {

@@ -10,7 +10,7 @@ namespace Apron\Vapour;
 final class TautString
 {
     /**
-     * @param  list<float>  $sd  m, rising
+     * @param  array<int, float>  $sd  m, rising
      * @param  array<int, float>  $saturation  Pa at each node
      * @param  int  $from  first node of the stretch
      * @param  int  $to  last node of the stretch

@@ -1,0 +1,56 @@
+<?php
+
+namespace Apron;
+
+use Apron\File\Node;
+
+/** The figures of one set of rules, from `core/data/figures`, each with its source. Read once for each run. */
+final class RuleFigures
+{
+    /** @var array<string, self> */
+    private static array $read = [];
+
+    /** @var array<string, float> */
+    private array $figures = [];
+
+    /** @var array<string, list<string>> */
+    private array $lists = [];
+
+    private function __construct(private readonly Node $rules)
+    {
+    }
+
+    public static function of(string $set): self
+    {
+        return self::$read[$set] ??= new self(Node::parse((string) file_get_contents(dirname(__DIR__)."/data/figures/$set.json")));
+    }
+
+    public function figure(string $name): float
+    {
+        return $this->figures[$name] ??= $this->rules->get($name)->get('value')->number();
+    }
+
+    /** @return list<string> */
+    public function list(string $name): array
+    {
+        return $this->lists[$name] ??= array_map(fn (Node $item): string => $item->text(), $this->rules->get($name)->get('value')->items());
+    }
+
+    public function lists(string $name, ?string $word): bool
+    {
+        return $word !== null && in_array($word, $this->list($name), true);
+    }
+
+    /** One cell of a table, by row and column; null where the table has none. */
+    public function cell(string $name, string $row, string $column): ?float
+    {
+        return $this->rules->get($name)->get('value')->optional($row)?->optional($column)?->number();
+    }
+
+    public function source(string $name): Source
+    {
+        $source = $this->rules->get($name)->get('source');
+
+        return Source::of($source->get('kind')->oneOf(SourceKind::class), $source->get('name')->text(400));
+    }
+}
