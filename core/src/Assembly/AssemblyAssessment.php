@@ -94,6 +94,8 @@ final class AssemblyAssessment
             'lost_pct' => $this->heat->overallU() === null ? null : 100 * (1 - 1 / ($this->heat->overallU() * $this->heat->mainPath)),
             'bridges' => $this->heat->costs(),
             'films' => $this->assembly->films->value,
+            'condensing_plane' => $this->airPath->interface,
+            'exterior_share_pct' => $this->airPath->interface === null ? null : 100 * $this->airPath->share(),
             'rsi_m2k_w' => $this->assembly->rsi(),
             'rse_m2k_w' => $this->assembly->rse(),
             'thickness_mm' => $this->assembly->thicknessMm(),

@@ -4,19 +4,19 @@ namespace Apron\File;
 
 use Apron\Assembly\AirLayer;
 use Apron\Assembly\Assembly;
+use Apron\Assembly\AssemblyKind;
 use Apron\Assembly\Bridge;
+use Apron\Assembly\Control;
 use Apron\Assembly\Exposure;
+use Apron\Assembly\Fasteners;
+use Apron\Assembly\Framing;
+use Apron\Assembly\HeatFlow;
 use Apron\Assembly\InvertedRoof;
+use Apron\Assembly\Layer;
 use Apron\Assembly\MetalFraming;
 use Apron\Assembly\SurfaceFilms;
 use Apron\Climate\Climate;
 use Apron\Climate\Soil;
-use Apron\Assembly\AssemblyKind;
-use Apron\Assembly\Control;
-use Apron\Assembly\Fasteners;
-use Apron\Assembly\Framing;
-use Apron\Assembly\HeatFlow;
-use Apron\Assembly\Layer;
 use Apron\Material\Materials;
 
 /** An assembly as `apron-project/1` writes it. */

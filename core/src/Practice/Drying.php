@@ -8,7 +8,6 @@ use Apron\Climate\Air;
 use Apron\Climate\Climate;
 use Apron\Climate\IndoorAir;
 use Apron\Climate\Month;
-use Apron\Material\Material;
 use Apron\RuleFigures;
 use Apron\Vapour\Path;
 

@@ -247,8 +247,7 @@ final class PracticeFindings
             if ($drying->leak !== null) {
                 $held = $drying->mostHeld() ?? 0.0;
                 $figures += ['allowance_ml' => $drying->allowance(), 'rain_g_m2' => 1000 * array_sum($drying->leak), 'held_g_m2' => 1000 * $held, 'store_g_m2' => 1000 * ($drying->store ?? 0.0)];
-                $over = $drying->drowns() || ($drying->store !== null && $held > $drying->store);
-                $findings[] = new Finding($over ? 'drying.leak-too-much' : 'drying.leak-bearable', $over ? Severity::Caution : Severity::Note, $subject, $figures, $this->rules->source('rain_leak_share'));
+                $findings[] = new Finding($drying->drowns() ? 'drying.leak-too-much' : 'drying.leak-bearable', $drying->drowns() ? Severity::Caution : Severity::Note, $subject, $figures, $this->rules->source('rain_leak_share'));
             }
         }
 

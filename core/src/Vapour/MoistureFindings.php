@@ -3,9 +3,9 @@
 namespace Apron\Vapour;
 
 use Apron\Assembly\Assembly;
-use Apron\RuleFigures;
 use Apron\Climate\Air;
 use Apron\Finding;
+use Apron\RuleFigures;
 use Apron\Severity;
 use Apron\Source;
 

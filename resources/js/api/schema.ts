@@ -391,7 +391,9 @@ export interface components {
         Months: components["schemas"]["Month"][];
         Climate: {
             name: string;
-            months: components["schemas"]["Months"];
+            zone?: string;
+            design_winter_c?: number;
+            months: components["schemas"]["ClimateMonth"][];
         };
         IndoorAir: {
             /** @constant */
@@ -409,6 +411,13 @@ export interface components {
             temperature_c: number;
             /** @description times the upper limit of the class; 1 where left out */
             margin?: number;
+        } | {
+            /** @constant */
+            kind: "moisture-production";
+            temperature_c: number;
+            production_kg_day: number;
+            volume_m3: number;
+            air_changes_h: number;
         };
         Condition: {
             indoor_c: number;
@@ -424,6 +433,8 @@ export interface components {
             schools?: {
                 /** @enum {string} */
                 head?: "shingle" | "reverse-lap";
+                /** @enum {string} */
+                films?: "iso" | "north-american";
             };
             /** @description the wind's push that sills and dams are sized for */
             wind_pressure_pa?: number;
@@ -439,11 +450,39 @@ export interface components {
             sd_m?: number;
             /** @description dry cup */
             permeance_ng_pa_s_m2?: number;
+            /** @description wet cup */
+            vapour_resistance_factor_wet?: number;
+            /** @description wet cup */
+            sd_wet_m?: number;
+            /** @description wet cup */
+            permeance_wet_ng_pa_s_m2?: number;
+            /** @description by the mean relative humidity at its faces; a film that opens when damp */
+            permeance_curve?: {
+                rh_pct: number;
+                permeance_ng_pa_s_m2: number;
+            }[];
+            /** @description by its mean temperature */
+            conductivity_curve?: {
+                mean_c: number;
+                conductivity_w_mk: number;
+            }[];
             density_kg_m3?: number;
             specific_heat_j_kgk?: number;
+            sorption_curve?: {
+                rh_pct: number;
+                water_kg_m3: number;
+            }[];
+            free_saturation_kg_m3?: number;
+            water_absorption_kg_m2_s05?: number;
+            /** @description water it can take up for a while without harm */
+            safe_store_kg_m3?: number;
             /** @description at 75 Pa */
             air_permeance_l_s_m2?: number;
             sheds_water?: boolean;
+            /** @description family of its other face */
+            back_family?: string;
+            /** @description family it sticks with */
+            adhesive?: string;
             usual_thickness_mm?: number;
             /** @description version of the catalogue it was copied from */
             catalogue?: string;
@@ -455,6 +494,12 @@ export interface components {
             spacing_mm?: number;
             depth_mm?: number;
             gauge_mm?: number;
+            flange_mm?: number;
+            /**
+             * @description of metal framing only
+             * @enum {string}
+             */
+            method?: "correction-factor" | "weighted-limits";
         };
         Fasteners: {
             per_m2: number;
@@ -473,6 +518,12 @@ export interface components {
             /** @enum {string} */
             air?: "still" | "slightly-ventilated" | "ventilated";
             fasteners?: components["schemas"]["Fasteners"];
+            bridges?: components["schemas"]["Bridge"][];
+            /** @description insulation above the roof membrane */
+            inverted?: {
+                rain_mm_day: number;
+                drainage?: number;
+            };
         };
         Assembly: {
             id: string;
@@ -483,6 +534,20 @@ export interface components {
             heat_flow?: "horizontal" | "up" | "down";
             rsi_m2k_w?: number;
             rse_m2k_w?: number;
+            indoor?: components["schemas"]["IndoorAir"];
+            soil?: {
+                depth_m: number;
+            };
+            /** @description at 75 Pa */
+            air_leakage_l_s_m2?: number;
+            exposure?: {
+                height_m?: number;
+                /** @enum {string} */
+                terrain?: "severe" | "medium" | "sheltered";
+                /** @enum {string} */
+                over?: "eaves" | "none" | "run-off";
+            };
+            variant_of?: string;
             layers: components["schemas"]["Layer"][];
         };
         /** @enum {string} */
@@ -655,6 +720,23 @@ export interface components {
             passes?: boolean;
             photographs?: string[];
         };
+        /** @description Either psi_w_mk with m_per_m2, or chi_w_k with per_m2. */
+        Bridge: {
+            name: string;
+            psi_w_mk?: number;
+            m_per_m2?: number;
+            chi_w_k?: number;
+            per_m2?: number;
+            source?: components["schemas"]["Source"];
+        };
+        ClimateMonth: {
+            mean_c: number;
+            rh_pct: number;
+            rain_mm?: number;
+            wind_m_s?: number;
+            sun_w_m2?: number;
+            daily_swing_k?: number;
+        };
         /** Apron project file, version 1 */
         ProjectFile: {
             /** @constant */
@@ -685,6 +767,7 @@ export interface components {
             indoor_c: number;
             indoor_pa: number;
             heat_flux_w_m2: number;
+            r_main_path_m2k_w: number;
             interfaces: components["schemas"]["Interface"][];
             condensation: {
                 interface?: number;
@@ -712,7 +795,23 @@ export interface components {
             r_main_path_m2k_w: number;
             r_upper_m2k_w: number;
             r_lower_m2k_w: number;
+            /** @enum {string|null} */
+            method: "combined" | "correction-factor" | "weighted-limits" | null;
             fasteners_add_u_w_m2k: number;
+            rain_adds_u_w_m2k: number;
+            bridges_add_u_w_m2k: number;
+            u_overall_w_m2k: number | null;
+            r_effective_m2k_w: number | null;
+            lost_pct: number | null;
+            bridges: {
+                layer: string;
+                /** @enum {string} */
+                what: "framing" | "fasteners" | "rain" | "bridge";
+                name: string;
+                add_u_w_m2k: number;
+            }[];
+            /** @enum {string} */
+            films: "iso" | "north-american";
             rsi_m2k_w: number;
             rse_m2k_w: number;
             thickness_mm: number;
@@ -736,6 +835,10 @@ export interface components {
                 frsi_min_mould: number | null;
                 critical_month: number | null;
             };
+            drying?: components["schemas"]["Drying"][];
+            /** @description the interface where leaking indoor air comes to a stop */
+            condensing_plane: number | null;
+            exterior_share_pct: number | null;
         };
         Finding: {
             key: string;
@@ -751,6 +854,23 @@ export interface components {
             };
             source: components["schemas"]["Source"];
             accepted: null;
+        };
+        Drying: {
+            layer: string;
+            inward_permeance_ng_pa_s_m2: number;
+            outward_permeance_ng_pa_s_m2: number;
+            /** @enum {string} */
+            way: "both" | "outward" | "inward" | "hardly";
+            months: {
+                inward_g_m2: number;
+                outward_g_m2: number;
+            }[];
+            year_g_m2: number;
+            poorest_month_g_m2: number;
+            store_g_m2: number | null;
+            leak_allowance_ml_m_day: number;
+            rain_past_cladding_g_m2: number | null;
+            most_held_g_m2: number | null;
         };
         /** Apron assessment, version 1 */
         Assessment: {

@@ -89,7 +89,7 @@ it('refuses what is no JSON, and names NaN with its line', function (string $jso
     $answer = apronCheck($json);
     expect($answer['code'])->toBe(2)->and($answer['out'])->toBe('')->and($answer['err'])->toContain($why);
 })->with([
-    ['{"format": "apron-project/1",', 'not JSON'], ['[]', 'an object'], ['', 'not JSON'], ["{\"format\": \"apron-project/1\",\n \"x\": NaN}", 'NaN on line 2'], [str_replace('"mean_c": -11.5', '"mean_c": 1e999', file_get_contents(__DIR__.'/../../../database/demo/project.json')), 'a finite number'],
+    ['{"format": "apron-project/1",', 'not JSON'], ['[]', 'an object'], ['', 'not JSON'], ["{\"format\": \"apron-project/1\",\n \"x\": NaN}", 'NaN on line 2'], [preg_replace('/"mean_c": [-.\d]+/', '"mean_c": 1e999', file_get_contents(__DIR__.'/../../../database/demo/project.json')), 'a finite number'],
 ]);
 
 it('answers 0 without a fail and 1 with one, as JSON and as a table', function () {
