@@ -23,6 +23,8 @@ use Apron\Vapour\SurfaceFactor;
 /** One assembly in its project: figures and findings. What the project does not say is left out. */
 final class AssemblyAssessment
 {
+    private const SOLID_MM = 150.0;
+
     public readonly ThermalResistance $heat;
 
     /** @var list<Profile> the coldest month, then each condition */
@@ -143,6 +145,8 @@ final class AssemblyAssessment
         // Rain that gets past the cladding comes to rest on the outermost thing behind it that water harms.
         $wetted = null;
         foreach ($layers as $i => $layer) {
+            // Behind solid masonry there is no cladding for it to get past: the masonry soaks it up.
+            $wetted = $layer->thicknessMm > self::SOLID_MM && $rules->lists('reservoir_families', $layer->material->family) ? null : $wetted;
             $wetted = $this->assembly->kind === AssemblyKind::Wall && $rules->lists('harmed_by_water_families', $layer->material->family) ? $i : $wetted;
         }
         $drying = [];

@@ -32,4 +32,9 @@ final readonly class Framing
             && $this->fraction === $other->fraction
             && $this->material->id === $other->material->id;
     }
+
+    public function by(MetalFraming $method): self
+    {
+        return new self($this->material, $this->fraction, $this->spacingMm, $this->depthMm, $this->gaugeMm, $this->flangeMm, $method);
+    }
 }

@@ -156,6 +156,12 @@ final readonly class Node
         return $this->value;
     }
 
+    /** As it stands, unread: to be put into another document. */
+    public function raw(): mixed
+    {
+        return $this->value;
+    }
+
     /** Above zero and not absurd. */
     public function positive(float $most, string $unit): float
     {

@@ -35,9 +35,9 @@ final class PracticeFindings
     /** @return list<Finding> */
     public function all(): array
     {
-        return [
-            ...$this->exteriorR(), ...$this->coldPlane(), ...$this->doubleBarriers(), ...$this->inwardDrive(), ...$this->tightOverFilm(), ...$this->drying(),
-        ];
+        $barriers = $this->doubleBarriers();
+
+        return [...$this->exteriorR(), ...$this->coldPlane(), ...$barriers, ...$this->inwardDrive(), ...$this->tightOverFilm(), ...$this->drying($barriers)];
     }
 
     /** @return list<Finding> least exterior insulation, where the zone is known and leaking air meets a cold face */
@@ -183,13 +183,13 @@ final class PracticeFindings
     {
         $reservoir = null;
         foreach ($this->assembly->layers as $i => $layer) {
-            if ($this->rules->lists('reservoir_families', $layer->material->family)) {
+            if ($this->rules->lists('reservoir_families', $layer->material->family) && $layer->material->shedsWater !== true) {
                 $reservoir = $i;
             }
         }
         $film = $reservoir === null ? null : $this->tightest(array_slice($this->assembly->layers, 0, $reservoir));
-        $wool = array_filter(array_slice($this->assembly->layers, 0, (int) $reservoir), fn (Layer $l): bool => $this->rules->lists('harmed_by_water_families', $l->material->family));
-        if ($reservoir === null || $film === null || $wool === [] || $this->assembly->kind !== AssemblyKind::Wall || $this->assembly->soil !== null) {
+        $harmed = array_filter(range(0, max(0, (int) $reservoir - 1)), $this->harmed(...));
+        if ($reservoir === null || $reservoir === 0 || $film === null || $harmed === [] || $this->assembly->kind !== AssemblyKind::Wall || $this->assembly->soil !== null) {
             return [];
         }
         $name = ['cladding' => $this->assembly->layers[$reservoir]->material->name, 'film' => $film->material->name, 'film_ng_pa_s_m2' => $film->permeance()];
@@ -201,7 +201,10 @@ final class PracticeFindings
         $profile = new Profile($this->assessed->path, 'sun on a wet cladding', $room, $humidity / 100 * Air::saturation($room), $hot, Air::saturation($hot));
         $rate = 0.0;
         foreach ($profile->condensation as $node => $kg) {
-            $rate += $this->assessed->path->layer[$node] < $reservoir ? $kg * 3.6e6 : 0.0;
+            $layer = $this->assessed->path->layer[$node];
+            // What runs down between concrete and foam harms nothing; what lies against wood, wool or gypsum does.
+            $harms = $this->harmed($layer) || $this->harmed($layer + ($this->assessed->path->interface[$node] >= 0 ? 1 : 0));
+            $rate += $layer < $reservoir && $harms ? $kg * 3.6e6 : 0.0;
         }
         $figures = $name + ['rate_g_m2_h' => $rate, 'sun_c' => $hot, 'room_c' => $room];
         $source = Source::computed('ISO 13788:2012, 6.4, one steady pair of airs; the cladding wet through at its sunlit temperature (common practice)');
@@ -230,10 +233,14 @@ final class PracticeFindings
         return [];
     }
 
-    /** @return list<Finding> which way the layers that water harms can dry, and how much may leak in */
-    private function drying(): array
+    /**
+     * @param  list<Finding>  $barriers
+     * @return list<Finding> which layers that water harms hardly dry, and how much may leak in
+     */
+    private function drying(array $barriers): array
     {
         $findings = [];
+        $said = array_map(fn (Finding $finding): string => $finding->severity === Severity::Note ? '' : $finding->subject, $barriers);
         foreach ($this->assessed->drying as $drying) {
             $subject = "$this->subject/layers/{$drying->layer->id}";
             $figures = [
@@ -241,7 +248,7 @@ final class PracticeFindings
                 'outward_ng_pa_s_m2' => $drying->outwardPermeance,
             ];
             $source = Source::computed('diffusion from saturation at its middle, month by month');
-            if ($drying->way() === 'hardly' && $this->rules->lists('harmed_by_water_families', $drying->layer->material->family)) {
+            if ($drying->way() === 'hardly' && ! in_array($subject, $said, true) && $this->rules->lists('harmed_by_water_families', $drying->layer->material->family)) {
                 $findings[] = new Finding('drying.hardly', Severity::Caution, $subject, $figures, $source);
             }
             if ($drying->leak !== null) {
@@ -252,6 +259,11 @@ final class PracticeFindings
         }
 
         return $findings;
+    }
+
+    private function harmed(int $layer): bool
+    {
+        return $this->rules->lists('harmed_by_water_families', ($this->assembly->layers[$layer] ?? null)?->material->family);
     }
 
     private function dryingOf(Layer $layer): ?Drying

@@ -3,6 +3,7 @@
 namespace Apron\Vapour;
 
 use Apron\Assembly\Assembly;
+use Apron\Assembly\Control;
 use Apron\Climate\Air;
 use Apron\Finding;
 use Apron\RuleFigures;
@@ -48,6 +49,11 @@ final class MoistureFindings
         $source = Source::computed(self::YEAR);
         $verdict = $year->verdict();
         $wettest = $year->wettest();
+        $water = $this->waterLayer($assembly);
+        if ($assembly->soil !== null && $wettest !== null && $water !== null && $year->path->layer[$wettest] >= $water) {
+            // Outside of the waterproofing the ground keeps everything damp, and what stands there is made for it.
+            return [new Finding('year.damp-ground', Severity::Note, $subject, ['water' => $assembly->layers[$water]->material->name], $source)];
+        }
         if ($verdict === 'dry' || $wettest === null) {
             return [new Finding('year.dry', Severity::Pass, $subject, [], $source)];
         }
@@ -75,6 +81,17 @@ final class MoistureFindings
             $mould ? 'surface.mould' : 'surface.no-mould', $mould ? Severity::Fail : Severity::Pass,
             'assemblies/'.$assembly->id, $figures, Source::published('ISO 13788:2012, clause 5'),
         )];
+    }
+
+    private function waterLayer(Assembly $assembly): ?int
+    {
+        foreach ($assembly->layers as $i => $layer) {
+            if (in_array(Control::Water, $layer->controls, true)) {
+                return $i;
+            }
+        }
+
+        return null;
     }
 
     /** @return array{'interface'|'within', array<string, float|int|string>} */
