@@ -1,5 +1,7 @@
 <?php
 
+use App\Http\Controllers\AssemblyController;
+use App\Http\Controllers\ClimateController;
 use App\Http\Controllers\DocumentController;
 use App\Http\Controllers\ProjectController;
 use App\Http\Controllers\ReportController;
@@ -16,7 +18,8 @@ Route::middleware(['auth', 'throttle:api'])->group(function (): void {
     Route::prefix('api')->group(function (): void {
         Route::post('sign-out', [SessionController::class, 'signOut']);
         Route::get('me', [SessionController::class, 'me']);
-        Route::get('climates', [ProjectController::class, 'climates']);
+        Route::get('climates', [ClimateController::class, 'index']);
+        Route::get('examples', [AssemblyController::class, 'examples']);
         Route::get('projects', [ProjectController::class, 'index']);
         Route::post('projects', [ProjectController::class, 'store'])->can('create', Project::class);
         Route::post('projects/import', [ProjectController::class, 'import'])->can('create', Project::class);
@@ -28,6 +31,10 @@ Route::middleware(['auth', 'throttle:api'])->group(function (): void {
                 Route::get('export.json', [ProjectController::class, 'exportFile']);
                 Route::get('export.zip', [ProjectController::class, 'exportArchive']);
                 Route::post('assess', [DocumentController::class, 'assess']);
+                Route::post('cures', [AssemblyController::class, 'cures']);
+                Route::post('sweep', [AssemblyController::class, 'sweep']);
+                Route::post('climate', [ClimateController::class, 'read']);
+                Route::get('hours.csv', [ClimateController::class, 'hours']);
                 Route::post('generate', [DocumentController::class, 'generate']);
                 Route::get('sequences/{key}', [DocumentController::class, 'sequence']);
                 Route::get('site', [SiteController::class, 'show']);

@@ -43,6 +43,15 @@ final readonly class Project
         return $this->windPressure === null ? null : $this->windPressure / 9.81;
     }
 
+    /** The same project somewhere else. */
+    public function in(Climate $climate): self
+    {
+        return new self(
+            $this->name, $this->units, $this->schools, $this->windPressure, $climate, $this->indoors, $this->conditions,
+            $this->materials, $this->assemblies, $this->details, $this->site,
+        );
+    }
+
     public function detail(string $id): ?Detail
     {
         foreach ($this->details as $detail) {

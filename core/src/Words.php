@@ -23,7 +23,7 @@ final class Words
     {
         $folder ??= dirname(__DIR__).'/data/words';
         $this->display = new Display($units);
-        foreach (['findings', 'sequence', 'checks', 'lists'] as $file) {
+        foreach (['findings', 'cures', 'sequence', 'checks', 'lists'] as $file) {
             /** @var array<string, array<string, string>> $rows */
             $rows = json_decode((string) file_get_contents("$folder/$file.json"), true, 8, JSON_THROW_ON_ERROR);
             if ($file === 'lists') {
@@ -58,6 +58,12 @@ final class Words
 
             return $m[1] === '' ? $this->display->figure($m[2], $value) : $this->listed($m[1], (string) $value);
         }, $template);
+    }
+
+    /** A figure by itself, with its unit. */
+    public function figure(string $key, float|int|string $value): string
+    {
+        return $this->display->figure($key, $value);
     }
 
     public function has(string $code): bool

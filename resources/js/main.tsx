@@ -12,6 +12,9 @@ import { UnitsProvider } from './ui/units';
 // Each step is fetched when it is first opened: the first load is the frame and one screen.
 const Brief = lazy(() => import('./steps/brief/Brief'));
 const Assemblies = lazy(() => import('./steps/assemblies/Assemblies'));
+const Beside = lazy(() => import('./steps/assemblies/Beside'));
+const Sweep = lazy(() => import('./steps/assemblies/Sweep'));
+const Materials = lazy(() => import('./steps/materials/Materials'));
 const Sequences = lazy(() => import('./steps/sequences/Sequences'));
 const Site = lazy(() => import('./steps/site/Site'));
 const Report = lazy(() => import('./steps/report/Report'));
@@ -23,6 +26,9 @@ const router = createBrowserRouter([
   { path: '/p/:project', element: <Navigate to="brief" replace /> },
   { path: '/p/:project/brief', element: <Brief /> },
   { path: '/p/:project/assemblies/:key?', element: <Assemblies /> },
+  { path: '/p/:project/assemblies/:key/beside', element: <Beside /> },
+  { path: '/p/:project/assemblies/:key/climates', element: <Sweep /> },
+  { path: '/p/:project/materials/:key?', element: <Materials /> },
   { path: '/p/:project/sequences/:key?', element: <Sequences /> },
   { path: '/p/:project/site/:what?/:check?', element: <Site /> },
   { path: '/p/:project/report', element: <Report /> },

@@ -7,8 +7,6 @@ use App\Models\DocumentKind;
 use App\Models\Project;
 use App\Project\ProjectArchive;
 use App\Project\ProjectStore;
-use Apron\Climate\GenericClimates;
-use Apron\File\ClimateFormat;
 use Apron\File\MaterialFormat;
 use Apron\File\ProjectFormat;
 use Apron\Material\Catalogue;
@@ -63,6 +61,7 @@ class ProjectController
             'brief' => $of(DocumentKind::Brief)[0],
             'assemblies' => $of(DocumentKind::Assembly),
             'details' => $of(DocumentKind::Detail),
+            'materials' => $of(DocumentKind::Material),
         ]);
     }
 
@@ -84,12 +83,6 @@ class ProjectController
         }
 
         return new JsonResponse($rows);
-    }
-
-    #[OA\Get(path: '/api/climates', operationId: 'climates', responses: [new OA\Response(response: 200, description: 'the made-up climates that ship with Apron')])]
-    public function climates(GenericClimates $climates): JsonResponse
-    {
-        return new JsonResponse(array_map(ClimateFormat::writeClimate(...), $climates->all()));
     }
 
     #[OA\Get(path: '/api/projects/{project}/export.json', operationId: 'exportFile', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'the project file')])]

@@ -23,4 +23,17 @@ final readonly class Cure
         public ?Assembly $assembly,
     ) {
     }
+
+    /** The code of its words. */
+    public function code(): string
+    {
+        return 'cure.'.$this->kind.match (true) {
+            $this->kind === 'thickness' && $this->to === null => '.none',
+            $this->kind === 'permeance' && $this->to === null => '.none',
+            $this->kind === 'permeance' && $this->assembly === null => '.unbuilt',
+            $this->kind === 'permeance' && $this->layer === '' => '.add',
+            $this->kind === 'permeance' && $this->to > (float) $this->from => '.open',
+            default => '',
+        };
+    }
 }

@@ -257,7 +257,11 @@ final class CureSearch
             return $this->assembly->withLayer($at, $this->assembly->layers[$at]->changed($sheet, $sheet->usualThicknessMm ?? 0.2));
         }
         $layers = $this->assembly->layers;
-        array_splice($layers, $place, 0, [new Layer('retarder', $sheet, $sheet->usualThicknessMm ?? 0.2, null, [], null, null, null)]);
+        $taken = array_map(fn (Layer $layer): string => $layer->id, $layers);
+        for ($id = 'retarder', $n = 2; in_array($id, $taken, true); $n++) {
+            $id = "retarder.$n";
+        }
+        array_splice($layers, $place, 0, [new Layer($id, $sheet, $sheet->usualThicknessMm ?? 0.2, null, [], null, null, null)]);
 
         return $this->assembly->withLayers($layers);
     }

@@ -30,7 +30,7 @@ final readonly class Measure
     public static function behind(string $code, string $discriminator, AssemblyAssessment $now): ?self
     {
         $residue = fn (AssemblyAssessment $a): ?float => $a->year === null ? null : 1000 * array_sum(array_map(fn (array $ends): float => $ends[11], $a->year->accumulated));
-        $peak = fn (AssemblyAssessment $a): float => $a->year?->wettest() === null ? 0.0 : 1000 * $a->year->peak($a->year->wettest());
+        $peak = fn (AssemblyAssessment $a): float => 1000 * ($a->year?->most() ?? 0.0);
         $plane = fn (AssemblyAssessment $a): ?float => $a->airPath->interface === null || $a->profiles === [] ? null : $a->profiles[0]->temperatures[$a->profiles[0]->at($a->airPath->interface)];
         $dew = $now->profiles === [] ? 0.0 : Air::dewPoint($now->profiles[0]->indoorPressure);
 

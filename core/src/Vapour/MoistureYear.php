@@ -77,6 +77,14 @@ final class MoistureYear
         return $wettest;
     }
 
+    /** Greatest amount at one month's end at any plane, kg/m². */
+    public function most(): float
+    {
+        $wettest = $this->wettest();
+
+        return $wettest === null ? 0.0 : $this->peak($wettest);
+    }
+
     /** @return array<string, mixed> as `apron-assessment/1` has it */
     public function toArray(): array
     {

@@ -4,6 +4,105 @@
  */
 
 export interface paths {
+    "/api/projects/{project}/cures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What would clear one finding of a draft. */
+        post: operations["cures"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{project}/sweep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The thickness of one layer in every generic climate. */
+        post: operations["sweep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examples": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["examples"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/climates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["climates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{project}/climate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A weather file or a table of months turned into a climate; nothing is stored. */
+        post: operations["readClimate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{project}/hours.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["hours"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{project}/documents/{kind}/{key}": {
         parameters: {
             query?: never;
@@ -142,22 +241,6 @@ export interface paths {
             cookie?: never;
         };
         get: operations["materials"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/climates": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["climates"];
         put?: never;
         post?: never;
         delete?: never;
@@ -921,6 +1004,12 @@ export interface components {
                 revision: number;
                 content: components["schemas"]["Detail"];
             }[];
+            materials: {
+                kind: string;
+                key: string;
+                revision: number;
+                content: components["schemas"]["Material"];
+            }[];
         };
         Check: {
             id: string;
@@ -1032,6 +1121,68 @@ export interface components {
             photographs: components["schemas"]["SiteEvent"][];
             faults: components["schemas"]["Fault"][];
         };
+        Cure: {
+            /** @enum {string} */
+            kind: "thickness" | "permeance" | "material" | "method";
+            layer: string;
+            title: string;
+            from: number | null;
+            to: number | null;
+            curve: {
+                x: number;
+                y: number;
+                clears: boolean;
+            }[];
+            content: components["schemas"]["Assembly"] | null;
+        };
+        Cures: {
+            title: string;
+            measure: {
+                figure: string;
+                title: string;
+                limit: number;
+                limit_shown: string;
+                above: boolean;
+            } | null;
+            cures: components["schemas"]["Cure"][];
+        };
+        SweepRow: {
+            climate: string;
+            zone: string | null;
+            points: {
+                mm: number;
+                peak_g_m2: number;
+                /** @enum {string} */
+                verdict: "dry" | "dries" | "accumulates";
+                /** @enum {string} */
+                worst: "fail" | "caution" | "note" | "pass";
+                u_w_m2k: number | null;
+                plane_margin_k: number | null;
+            }[];
+        };
+        Example: {
+            id: string;
+            title: string;
+            about: string;
+            climate: string;
+            u_w_m2k: number | null;
+            /** @enum {string} */
+            year: "dry" | "dries" | "accumulates";
+            /** @enum {string} */
+            worst: "fail" | "caution" | "note" | "pass";
+            says: string[];
+            assembly: components["schemas"]["Assembly"];
+        };
+        ReadClimate: {
+            climate: components["schemas"]["Climate"];
+            hours: number;
+            driving_rain_mm: {
+                north: number | null;
+                east: number | null;
+                south: number | null;
+                west: number | null;
+            } | null;
+        };
     };
     responses: never;
     parameters: never;
@@ -1041,6 +1192,169 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    cures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description changes that clear the finding */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Cures"];
+                };
+            };
+            /** @description the draft has no such finding */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description cannot be used */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    sweep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a row of points for each climate */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SweepRow"][];
+                };
+            };
+            /** @description cannot be used */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    examples: {
+        parameters: {
+            query?: {
+                units?: "si" | "us";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description assemblies of the trade with their verdicts */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Example"][];
+                };
+            };
+        };
+    };
+    climates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the made-up climates that ship with Apron */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readClimate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the climate, and how it came about */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadClimate"];
+                };
+            };
+            /** @description a damaged file: line and reason */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    hours: {
+        parameters: {
+            query?: {
+                seed?: number;
+            };
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a year of hours made from the climate’s months */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description the project has no climate */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     saveDocument: {
         parameters: {
             query?: never;
@@ -1303,24 +1617,6 @@ export interface operations {
         requestBody?: never;
         responses: {
             /** @description the project’s own and the catalogue’s */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    climates: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description the made-up climates that ship with Apron */
             200: {
                 headers: {
                     [name: string]: unknown;

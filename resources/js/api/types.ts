@@ -26,6 +26,14 @@ export type SiteCheck = Schemas['SiteCheck'];
 export type SiteEvent = Schemas['SiteEvent'];
 export type Fault = Schemas['Fault'];
 export type Check = Schemas['Check'];
+export type Cure = Schemas['Cure'];
+export type Cures = Schemas['Cures'];
+export type SweepRow = Schemas['SweepRow'];
+export type Example = Schemas['Example'];
+export type ReadClimate = Schemas['ReadClimate'];
+export type Drying = Schemas['Drying'];
+export type Framing = Schemas['Framing'];
+export type Bridge = Schemas['Bridge'];
 export type Units = 'si' | 'us';
 
 /** One document of a project, with the revision it was read at. */

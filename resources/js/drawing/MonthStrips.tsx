@@ -1,15 +1,22 @@
-import type { Assembly, AssemblyFigures, Material, Plane, Units } from '../api/types';
+import type { Assembly, AssemblyFigures, Drying, Material, Plane, Units } from '../api/types';
 import { show } from '../quantity/show';
 
 const LETTERS = ['J', 'F', 'M', 'A', 'M', 'J', 'J', 'A', 'S', 'O', 'N', 'D'];
 
-/** The year at each place that gets wet, twelve cells from January: filled where water gathers, hollow where it dries. */
-export function MonthStrips({ assembly, figures, materials, units, most = 4 }: { assembly: Assembly; figures: AssemblyFigures; materials: Map<string, Material>; units: Units; most?: number }) {
+const WAYS: Record<Drying['way'], string> = { both: 'dries both ways', outward: 'dries outward only', inward: 'dries inward only', hardly: 'hardly dries' };
+
+/**
+ * The year at each place that gets wet, twelve cells from January: filled where water gathers, hollow where it dries. Below,
+ * each layer that can hold water: what it could dry outward (up) and inward (down) if it were wet.
+ */
+export function MonthStrips({ assembly, figures, materials, units, most = 2 }: { assembly: Assembly; figures: AssemblyFigures; materials: Map<string, Material>; units: Units; most?: number }) {
   const year = figures.year;
   if (!year) return null;
+  const wets = [...(figures.drying ?? [])].sort((a, b) => a.year_g_m2 - b.year_g_m2).slice(0, 4);
   const planes = [...year.planes].sort((a, b) => b.peak_g_m2 - a.peak_g_m2).slice(0, most);
   const row = 34;
-  const height = 26 + Math.max(1, planes.length) * row;
+  const height = 26 + (Math.max(1, planes.length) + wets.length) * row;
+  const first = 20 + Math.max(1, planes.length) * row;
   const greatest = Math.max(1e-9, ...planes.flatMap((p) => p.months.map((m) => Math.abs(m.condensation_g_m2))));
   const [x0, cell] = [300, 32];
   return (
@@ -38,7 +45,29 @@ export function MonthStrips({ assembly, figures, materials, units, most = 4 }: {
           </g>
         );
       })}
-      {planes.length > 0 && LETTERS.map((letter, i) => <text key={i} x={x0 + (i + 0.5) * cell} y={height - 4} textAnchor="middle" fontSize="11" fill="var(--color-faint)">{letter}</text>)}
+      {wets.map((dry, d) => {
+        const base = first + d * row;
+        // Each layer to its own scale: what matters is which way and when, and the figure beside says how much.
+        const best = Math.max(1e-9, ...dry.months.flatMap((m) => [m.inward_g_m2, m.outward_g_m2]));
+        return (
+          <g key={dry.layer} data-drying={dry.layer}>
+            <text x="46" y={base} fontSize="12">{short(materials.get(assembly.layers.find((l) => l.id === dry.layer)?.material ?? '')?.name ?? dry.layer, 36)}</text>
+            <text x="46" y={base + 13} fontSize="11" fill="var(--color-faint)">{WAYS[dry.way]}, if it is wet</text>
+            <path d={`M${x0} ${base}h${12 * cell}`} stroke="var(--color-ink)" strokeWidth="0.8" />
+            <text x={x0 - 6} y={base - 3} fontSize="10" textAnchor="end" fill="var(--color-faint)">out</text><text x={x0 - 6} y={base + 10} fontSize="10" textAnchor="end" fill="var(--color-faint)">in</text>
+            {dry.months.map((m, i) => (
+              <g key={i} stroke="var(--color-heat)" fill="#fff">
+                <path d={`M${x0 + i * cell} ${base - 14}v28`} stroke="var(--color-hair)" strokeWidth="0.6" />
+                {m.outward_g_m2 / best > 0.02 && <rect x={x0 + i * cell + 7} y={base - (m.outward_g_m2 / best) * 13} width={cell - 14} height={(m.outward_g_m2 / best) * 13} />}
+                {m.inward_g_m2 / best > 0.02 && <rect x={x0 + i * cell + 7} y={base} width={cell - 14} height={(m.inward_g_m2 / best) * 13} />}
+              </g>
+            ))}
+            <text x={x0 + 12 * cell + 8} y={base} fontSize="11">{show(dry.year_g_m2, 'water', units)} a year</text>
+            <text x={x0 + 12 * cell + 8} y={base + 13} fontSize="11" fill="var(--color-faint)">{show(dry.poorest_month_g_m2, 'water', units)} at worst</text>
+          </g>
+        );
+      })}
+      {planes.length + wets.length > 0 && LETTERS.map((letter, i) => <text key={i} x={x0 + (i + 0.5) * cell} y={height - 4} textAnchor="middle" fontSize="11" fill="var(--color-faint)">{letter}</text>)}
     </svg>
   );
 }
@@ -48,4 +77,4 @@ export function placeName(plane: Pick<Plane, 'interface' | 'layer' | 'depth_mm'>
   return plane.interface !== undefined ? `${name(plane.interface - 1)} | ${name(plane.interface)}` : `in ${name(plane.layer ?? 0)}, ${show(plane.depth_mm, 'length', units)}`;
 }
 
-const short = (name: string) => (name.length > 18 ? `${name.slice(0, 17)}…` : name);
+const short = (name: string, most = 18) => (name.length > most ? `${name.slice(0, most - 1)}…` : name);

@@ -1,5 +1,5 @@
 import { Fragment, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import type { Assembly, AssemblyFigures, Control, Material, Units } from '../api/types';
+import type { Assembly, AssemblyFigures, Control, Material, Plane, Units } from '../api/types';
 import { show } from '../quantity/show';
 import { THREADS } from '../ui/threads';
 import { Hatch } from './Hatch';
@@ -99,6 +99,7 @@ export function Section({ assembly, figures, materials, units, thread = null, se
         </g>
       )}
       <Threads layers={layers} x={x} thread={thread} />
+      {figures?.year && <WetMonths planes={figures.year.planes} at={(p) => (p.interface !== undefined ? x(p.interface) : x(p.layer ?? 0) + ((p.depth_mm ?? 0) / (layers[p.layer ?? 0]?.thickness_mm ?? 1)) * (x((p.layer ?? 0) + 1) - x(p.layer ?? 0)))} opacity={thread === null || thread === 'vapour' ? 1 : faded} />}
       <g fontSize="11" fill="var(--color-faint)" stroke="var(--color-paper)" strokeWidth="4" paintOrder="stroke" pointerEvents="none">
         <text x={x(0)} y={bottom + 42}>inside{profile ? ` ${show(profile.indoor_c, 'temperature', units)}` : ''} · {show(layers.reduce((s, l) => s + l.thickness_mm, 0), 'length', units)} overall{thickened.some(Boolean) ? ' · broken layers thickened' : ''}</text>
         <text x={x(layers.length)} y={bottom + 42} textAnchor="end">{profile ? `coldest month ${show(profile.outdoor_c, 'temperature', units)} ` : ''}outside</text>
@@ -140,6 +141,37 @@ function AirArrows({ x, y0, y1 }: { x: number; y0: number; y1: number }) {
   let d = '';
   for (let y = y1 - 16; y > y0 + 12; y -= 26) d += `M${x} ${y}v-14m-3 5l3 -5l3 5`;
   return <path d={d} fill="none" stroke="var(--color-faint)" strokeWidth="1" />;
+}
+
+/** The year on the layers themselves: at each place that gets wet twelve cells from January, up where it gathers, down where it dries. */
+function WetMonths({ planes, at, opacity }: { planes: Plane[]; at: (plane: Plane) => number; opacity: number }) {
+  const { top, left, right, width } = SECTION;
+  const worst = [...planes].sort((a, b) => b.peak_g_m2 - a.peak_g_m2).slice(0, 3);
+  const most = Math.max(1e-9, ...worst.flatMap((p) => p.months.map((m) => Math.abs(m.condensation_g_m2))));
+  const cell = 8;
+  return (
+    <g pointerEvents="none" opacity={opacity} data-drawing="wet months">
+      {worst.map((plane, k) => {
+        const px = at(plane);
+        const x0 = Math.max(left, Math.min(width - right - 12 * cell, px - 6 * cell));
+        const base = top + 46 + k * 34;
+        return (
+          <g key={k}>
+            <rect x={x0 - 2} y={base - 15} width={12 * cell + 4} height="30" fill="#fff" stroke="var(--color-water)" strokeWidth="0.8" />
+            <path d={`M${px} ${base - 15}v-5M${px} ${base + 15}v5`} stroke="var(--color-water)" strokeWidth="1.6" />
+            <path d={`M${x0} ${base}h${12 * cell}`} stroke="var(--color-ink)" strokeWidth="0.6" />
+            {plane.months.map((m) => {
+              const h = (Math.abs(m.condensation_g_m2) / most) * 12;
+              const x = x0 + (m.month - 1) * cell;
+              return h > 0.3 && (m.condensation_g_m2 > 0
+                ? <rect key={m.month} x={x + 1} y={base - h} width={cell - 2} height={h} fill="var(--color-water)" />
+                : <rect key={m.month} x={x + 1.5} y={base} width={cell - 3} height={h} fill="#fff" stroke="var(--color-water)" strokeWidth="0.9" />);
+            })}
+          </g>
+        );
+      })}
+    </g>
+  );
 }
 
 /** Threads run down through the layer that carries them into lanes below, each with its letter; heat lies as a band. */

@@ -15,7 +15,7 @@ export function placeOf(project: string, subject: string): string {
 
 export const stepOf = (subject: string) => ({ assemblies: 'assemblies', details: 'sequences', site: 'site' })[subject.split('/')[0] ?? ''] ?? 'brief';
 
-export function FindingText({ finding, lead = false, sources = false }: { finding: Finding; lead?: boolean; sources?: boolean }) {
+export function FindingText({ finding, lead = false, sources = false, cure }: { finding: Finding; lead?: boolean; sources?: boolean; cure?: (() => void) | undefined }) {
   const project = useProjectId();
   const [open, setOpen] = useState(false);
   const heading = `${severityWord(finding.severity)} · ${finding.title}`;
@@ -28,6 +28,7 @@ export function FindingText({ finding, lead = false, sources = false }: { findin
       {lead && <p className="text-[11px] text-faint">{finding.subject.split('/').slice(0, 2).join(' ')}</p>}
       <p>{finding.reason}</p>
       {finding.remedy !== '' && <p className="mt-1">→ {finding.remedy}</p>}
+      {cure && <p className="mt-1"><button className="act py-0" onClick={cure}>what would clear it</button></p>}
       {open || sources
         ? <p className="text-faint">{finding.source.name} <span>({finding.source.kind.replace('-', ' ')})</span></p>
         : <button className="link text-[11px] text-faint" onClick={() => setOpen(true)}>source</button>}

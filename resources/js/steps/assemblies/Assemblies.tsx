@@ -11,13 +11,16 @@ import { useKeys } from '../../ui/keys';
 import { useThread } from '../../ui/threads';
 import { useDraft } from '../../ui/useDraft';
 import { useUnits } from '../../ui/units';
+import { CurePanel } from './CurePanel';
+import { Examples } from './Examples';
+import { freeId } from './freeId';
 import { LayerBench } from './LayerBench';
 import { MaterialPicker } from './MaterialPicker';
 import { Reckoning } from './Reckoning';
 
 const OWN_KEYS: [string, string][] = [
   ['← →', 'the next layer in or out'], ['Alt+← Alt+→', 'move the layer'], ['0–9 on a layer', 'type its thickness'], ['Enter', 'its thickness, as it is'],
-  ['m', 'another material for it'], ['n', 'a new layer outside of it'], ['Delete', 'take it out'], ['Shift+W A V H', 'the layer carries this control, or no longer'],
+  ['c', 'what would clear the worst finding'], ['m', 'another material for it'], ['n', 'a new layer outside of it'], ['Delete', 'take it out'], ['Shift+W A V H', 'the layer carries this control, or no longer'],
 ];
 
 export default function Assemblies() {
@@ -29,21 +32,26 @@ export default function Assemblies() {
   const doc = all?.find((d) => d.key === key) ?? (key === undefined ? all?.[0] : undefined);
   const mayEdit = documents.data?.may_edit ?? false;
 
-  const begin = async () => {
-    const taken = new Set(all?.map((d) => d.key));
-    let n = (all?.length ?? 0) + 1;
-    while (taken.has(`w${n}`)) n++;
-    const content: Assembly = { id: `w${n}`, name: `Wall ${n}`, kind: 'wall', layers: [{ id: 'l1', material: 'gypsum-board', thickness_mm: 12.7 }, { id: 'l2', material: 'mineral-wool-board', thickness_mm: 100, controls: ['heat'] }] };
+  const [showing, setShowing] = useState(false);
+
+  const begin = async (from?: Assembly) => {
+    const id = freeId(all?.map((d) => d.key) ?? [], from === undefined || from.kind === 'wall' ? 'w' : from.kind === 'roof' ? 'r' : from.kind === 'floor' ? 'f' : 'b');
+    const content: Assembly = from ? { ...from, id } : { id, name: `Wall ${id.slice(1)}`, kind: 'wall', layers: [{ id: 'l1', material: 'gypsum-board', thickness_mm: 12.7 }, { id: 'l2', material: 'mineral-wool-board', thickness_mm: 100, controls: ['heat'] }] };
     await put(`/projects/${project}/documents/assembly/${content.id}`, { revision: 0, content });
     await documents.refetch();
     navigate(`/p/${project}/assemblies/${content.id}`);
   };
 
   const list = (
-    <p className="flex flex-wrap gap-x-4 text-[12px]">
+    <div className="flex flex-wrap gap-x-4 text-[12px]">
       {all?.map((d) => <Link key={d.key} to={`/p/${project}/assemblies/${d.key}`} aria-current={d === doc ? 'page' : undefined} className={d === doc ? 'font-bold' : 'link text-faint'}>{d.key} {d.content.name}</Link>)}
       {mayEdit && <button className="link" onClick={() => void begin()}>new assembly</button>}
-    </p>
+      {mayEdit && <button className="link" onClick={() => setShowing(true)}>from an example</button>}
+      {doc && <Link className="link" to={`/p/${project}/assemblies/${doc.key}/beside`}>side by side</Link>}
+      {doc && <Link className="link" to={`/p/${project}/assemblies/${doc.key}/climates`}>over climates</Link>}
+      <Link className="link" to={`/p/${project}/materials`}>materials</Link>
+      <Examples open={showing} close={() => setShowing(false)} choose={(example) => { setShowing(false); void begin(example.assembly); }} />
+    </div>
   );
   if (!doc) {
     return (
@@ -69,6 +77,7 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
   const [picking, setPicking] = useState<'new' | 'change' | null>(null);
   const [assessed, setAssessed] = useState<Assessment>();
   const [why, setWhy] = useState<string | null>(null);
+  const [curing, setCuring] = useState<string | null>(null);
   const asked = params.get('layer');
 
   useEffect(() => {
@@ -144,8 +153,10 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
   };
 
   const figures = assessed?.assemblies?.[0];
+  const worst = assessed?.findings.find((f) => f.severity === 'fail' || f.severity === 'caution');
+  useKeys({ c: () => { if (worst) setCuring(worst.key); } });
   return (
-    <Frame sheet={`2 Assembly ${assembly.id}`} keys={OWN_KEYS} reckoning={<Reckoning {...{ assembly, figures, layer, at, materials, draft, mayEdit }} findings={assessed?.findings ?? []} refused={why} />}>
+    <Frame sheet={`2 Assembly ${assembly.id}`} keys={OWN_KEYS} reckoning={<Reckoning {...{ assembly, figures, layer, at, materials, draft, mayEdit }} findings={assessed?.findings ?? []} refused={why} cure={setCuring} />}>
       <div className="px-6 py-3">
         {list}
         <label className="sr-only" htmlFor="assembly-name">Name</label>
@@ -153,8 +164,10 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
         <Focused at={at}>
           <Section {...{ assembly, figures, materials, units, thread }} selected={at} onSelect={setSelected} onKeyDown={keyDown} {...(mayEdit ? { onMove: place } : {})} />
         </Focused>
-        <LayerBench {...{ assembly, layer, at, materials, mayEdit, seed, setLayer, move, take, carry }} onSeeded={() => setSeed(undefined)} onDone={focusLayer} pick={setPicking} change={draft.change} after={`/p/${project}/assemblies`} />
-        {figures && <MonthStrips {...{ assembly, figures, materials, units }} />}
+        {curing !== null
+          ? <CurePanel assembly={assembly} finding={curing} mayEdit={mayEdit} apply={(content) => { draft.change(content); setCuring(null); focusLayer(); }} close={() => { setCuring(null); focusLayer(); }} />
+          : <><LayerBench {...{ assembly, layer, at, materials, mayEdit, seed, setLayer, move, take, carry }} onSeeded={() => setSeed(undefined)} onDone={focusLayer} pick={setPicking} change={draft.change} after={`/p/${project}/assemblies`} />
+        {figures && <MonthStrips {...{ assembly, figures, materials, units }} />}</>}
       </div>
       <MaterialPicker open={picking !== null} title={picking === 'new' ? 'A new layer of' : 'Make this layer of'} materials={materialList.data ?? []} choose={choose} close={() => setPicking(null)} focusBack={focusLayer} />
     </Frame>

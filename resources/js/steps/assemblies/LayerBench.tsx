@@ -1,4 +1,6 @@
 import type { Assembly, Control, Layer, Material } from '../../api/types';
+import { Bridges } from './Bridges';
+import { Surroundings } from './Surroundings';
 import { QuantityField } from '../../ui/QuantityField';
 import { RemoveDocument } from '../../ui/RemoveDocument';
 import { THREADS } from '../../ui/threads';
@@ -27,9 +29,10 @@ export function LayerBench({ assembly, layer, at, materials, mayEdit, seed, onSe
   const material = layer && materials.get(layer.material);
   if (!layer || at === null) {
     return (
-      <div className="flex h-[66px] flex-wrap items-center gap-x-5 border-y border-hair text-[12px]">
+      <div className="flex min-h-[66px] flex-wrap items-center gap-x-5 gap-y-1 border-y border-hair py-1 text-[12px]">
         <span className="text-faint">Choose a layer on the drawing, by mouse or with Tab and the arrows.</span>
         <label><span className="mr-1 text-faint">This is a</span><select value={assembly.kind} disabled={!mayEdit} onChange={(e) => change({ ...assembly, kind: e.target.value as Assembly['kind'] })}>{['wall', 'roof', 'floor', 'foundation'].map((k) => <option key={k}>{k}</option>)}</select></label>
+        <Surroundings {...{ assembly, mayEdit, change }} />
         {mayEdit && <button className="act" onClick={() => pick('new')}>add a layer <span className="key">n</span></button>}
         {mayEdit && <RemoveDocument kind="assembly" id={assembly.id} name={assembly.name} lost="Its layers and findings go with it." after={after} />}
       </div>
@@ -57,30 +60,7 @@ export function LayerBench({ assembly, layer, at, materials, mayEdit, seed, onSe
           <button className="act" title="Delete" disabled={assembly.layers.length < 2} onClick={take}>take out</button>
         </span>}
       </div>
-      {mayEdit && <Bridges layer={layer} material={material} setLayer={setLayer} materials={materials} />}
+      {mayEdit && <Bridges roof={assembly.kind === 'roof'} {...{ layer, material, setLayer, materials }} />}
     </div>
-  );
-}
-
-/** Framing in the layer and fasteners through it. */
-function Bridges({ layer, material, setLayer, materials }: { layer: Layer; material: Material | undefined; setLayer: Props['setLayer']; materials: Map<string, Material> }) {
-  if (!material || material.family === 'air' || (material.conductivity_w_mk ?? 1) > 0.2) return null;
-  const framing = layer.framing;
-  const fasteners = layer.fasteners;
-  return (
-    <details className="pb-1" open={framing !== undefined || fasteners !== undefined}>
-      <summary className="text-faint">framing and fasteners</summary>
-      <div className="flex flex-wrap items-start gap-x-4">
-        <label><input type="checkbox" checked={framing !== undefined} onChange={(e) => setLayer({ framing: e.target.checked ? { material: 'lumber', fraction: 0.15, spacing_mm: 400 } : undefined })} /> framed with{' '}
-          {framing && <select value={framing.material} onChange={(e) => setLayer({ framing: { ...framing, material: e.target.value } })}>{['lumber', 'steel-galvanised', framing.material].filter((id, i, all) => all.indexOf(id) === i).map((id) => <option key={id} value={id}>{materials.get(id)?.name ?? id}</option>)}</select>}
-        </label>
-        {framing && <QuantityField label="share" dimension="percent" value={Math.round(framing.fraction * 1000) / 10} least={0.1} most={99} width="4rem" onChange={(v) => setLayer({ framing: { ...framing, fraction: v / 100 } })} />}
-        {framing && <QuantityField label="spacing" dimension="length" value={framing.spacing_mm} most={5000} width="5.5rem" onChange={(v) => setLayer({ framing: { ...framing, spacing_mm: v } })} />}
-        <label><input type="checkbox" checked={fasteners !== undefined} onChange={(e) => setLayer({ fasteners: e.target.checked ? { per_m2: 6, diameter_mm: 6, conductivity_w_mk: 50 } : undefined })} /> fasteners through it</label>
-        {fasteners && <QuantityField label="" dimension="per-area" value={fasteners.per_m2} least={0.1} most={1000} width="5rem" onChange={(v) => setLayer({ fasteners: { ...fasteners, per_m2: v } })} />}
-        {fasteners && <QuantityField label="thick" dimension="length" value={fasteners.diameter_mm} most={100} width="4.5rem" onChange={(v) => setLayer({ fasteners: { ...fasteners, diameter_mm: v } })} />}
-        {fasteners && <label>of <select value={fasteners.conductivity_w_mk} onChange={(e) => setLayer({ fasteners: { ...fasteners, conductivity_w_mk: Number(e.target.value) } })}>{[[50, 'steel'], [17, 'stainless steel'], [160, 'aluminium']].map(([k, name]) => <option key={k} value={k}>{name}</option>)}</select></label>}
-      </div>
-    </details>
   );
 }

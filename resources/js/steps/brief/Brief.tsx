@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useClimates, useDocuments, useProjectId } from '../../api/hooks';
 import { post, Refused } from '../../api/client';
-import type { Assessment, BriefContent, Climate, Doc, IndoorAir } from '../../api/types';
+import type { Assessment, BriefContent, Climate, Doc, IndoorAir, ReadClimate } from '../../api/types';
 import { MONTHS, monthX, YEAR, YearChart } from '../../drawing/YearChart';
 import { Frame } from '../../ui/Frame';
 import { useKeys } from '../../ui/keys';
@@ -47,6 +47,18 @@ function BriefSheet({ doc, mayEdit }: { doc: Doc<BriefContent>; mayEdit: boolean
           <h2 className="mt-3 mb-1 border-t border-hair pt-2 text-[15px] font-bold">Wind and rain</h2>
           <QuantityField label="Wind’s push on the walls" dimension="pressure" value={brief.project.wind_pressure_pa} least={1} most={5000} disabled={!mayEdit} width="6rem" onChange={(pa) => set({ project: { ...brief.project, wind_pressure_pa: pa } })} />
           <p className="text-faint">It settles how high water is held at a sill. Take it from the designer of the structure or the code.</p>
+          <h2 className="mt-3 mb-1 border-t border-hair pt-2 text-[15px] font-bold">Zone and schools</h2>
+          <label className="mb-1 flex justify-between gap-2"><span className="text-faint">climate zone, for the code tables</span>
+            <select aria-label="Climate zone" value={brief.climate?.zone ?? ''} disabled={!mayEdit || !brief.climate} onChange={(e) => { if (brief.climate) { const climate: Climate = { ...brief.climate, zone: e.target.value }; if (e.target.value === '') delete climate.zone; set({ climate }); } }}>
+              <option value="">not said</option>{ZONES.map((z) => <option key={z}>{z}</option>)}
+            </select>
+          </label>
+          <label className="mb-1 flex justify-between gap-2"><span className="text-faint">surface films</span>
+            <select aria-label="Surface films" value={brief.project.schools?.films ?? 'iso'} disabled={!mayEdit} onChange={(e) => set({ project: { ...brief.project, schools: { ...brief.project.schools, films: e.target.value as 'iso' } } })}>
+              <option value="iso">ISO 6946</option><option value="north-american">North American, winter</option>
+            </select>
+          </label>
+          {brief.climate && <a className="link text-faint" href={`/api/projects/${project}/hours.csv?seed=1`}>a year of hours made from these months, as CSV</a>}
           <h2 className="mt-3 mb-1 border-t border-hair pt-2 text-[15px] font-bold">Sheet</h2>
           <SaveState {...draft} mayEdit={mayEdit} />
         </>
@@ -63,12 +75,41 @@ function BriefSheet({ doc, mayEdit }: { doc: Doc<BriefContent>; mayEdit: boolean
               {climates.data?.map((c) => <option key={c.name}>{c.name}</option>)}
             </select>
           </label>
+          <ClimateFile mayEdit={mayEdit} taken={(climate) => set({ climate })} />
         </div>
         {brief.climate
           ? <><YearChart climate={brief.climate} months={year} units={units} /><MonthTable climate={brief.climate} mayEdit={mayEdit} change={(climate) => set({ climate })} /></>
-          : <p className="max-w-[40rem] py-6 text-[15px]">No climate yet. Choose one of the three made-up climates above, then set its months to your own figures by typing or pasting twelve numbers into a row.</p>}
+          : <p className="max-w-[40rem] py-6 text-[15px]">No climate yet. Choose one of the seven made-up climates above, or read your own from an EPW weather file or a table of twelve months; its months can then be typed over or pasted into.</p>}
       </div>
     </Frame>
+  );
+}
+
+const ZONES = ['1A', '1B', '2A', '2B', '3A', '3B', '3C', '4A', '4B', '4C', '5A', '5B', '5C', '6A', '6B', '7', '8'];
+
+/** A weather file or a table of months taken over as the project's climate; a damaged one is refused with its line. */
+function ClimateFile({ mayEdit, taken }: { mayEdit: boolean; taken: (climate: Climate) => void }) {
+  const project = useProjectId();
+  const [said, setSaid] = useState<{ words: string; bad: boolean } | null>(null);
+  if (!mayEdit) return null;
+  const send = async (file: File) => {
+    setSaid({ words: `reading ${file.name} …`, bad: false });
+    const form = new FormData();
+    form.append('file', file);
+    try {
+      const answer = await post<ReadClimate>(`/projects/${project}/climate`, form);
+      taken(answer.climate);
+      const rain = answer.driving_rain_mm;
+      setSaid({ words: answer.hours > 0 ? `${answer.hours} hours read; zone ${answer.climate.zone ?? 'not known'} by degree days, check it.${rain && Object.values(rain).every((v) => v !== null) ? ` Driving rain in a year, mm: ${Object.entries(rain).map(([side, v]) => `${side} ${Math.round(v ?? 0)}`).join(', ')}.` : ' No rain in it.'}` : 'Twelve months read.', bad: false });
+    } catch (error) {
+      setSaid({ words: error instanceof Refused ? `${file.name}: ${error.message}` : 'The server does not answer.', bad: true });
+    }
+  };
+  return (
+    <div>
+      <label className="act inline-block">from a file<input type="file" className="sr-only" accept=".epw,.csv,.txt,text/csv,text/plain" aria-label="Climate from a file" onChange={(e) => { const file = e.target.files?.[0]; if (file) void send(file); e.target.value = ''; }} /></label>
+      {said && <p role={said.bad ? 'alert' : 'status'} className={`max-w-[26rem] pt-1 text-[12px] ${said.bad ? 'text-fail' : 'text-faint'}`} data-said="climate">{said.words}</p>}
+    </div>
   );
 }
 
@@ -78,15 +119,19 @@ function Indoor({ indoor, mayEdit, change }: { indoor: IndoorAir | undefined; ma
   return (
     <>
       <label className="mb-2 grid"><span className="text-faint">How it is given</span>
-        <select aria-label="Indoor air" value={kind} disabled={!mayEdit} onChange={(e) => change(e.target.value === 'fixed' ? { kind: 'fixed', temperature_c: celsius, rh_pct: 40 } : { kind: 'humidity-class', class: 3, temperature_c: celsius, margin: 1 })}>
+        <select aria-label="Indoor air" value={kind} disabled={!mayEdit} onChange={(e) => change(e.target.value === 'fixed' ? { kind: 'fixed', temperature_c: celsius, rh_pct: 40 } : e.target.value === 'moisture-production' ? { kind: 'moisture-production', temperature_c: celsius, production_kg_day: 8, volume_m3: 300, air_changes_h: 0.35 } : { kind: 'humidity-class', class: 3, temperature_c: celsius, margin: 1 })}>
           {kind === '' && <option value="">choose one</option>}
           {kind === 'monthly' && <option value="monthly">twelve months, from the file</option>}
           <option value="fixed">one temperature and humidity</option>
           <option value="humidity-class">humidity class, ISO 13788</option>
+          <option value="moisture-production">moisture given off, and ventilation</option>
         </select>
       </label>
-      {(indoor?.kind === 'fixed' || indoor?.kind === 'humidity-class') && <QuantityField label="Temperature" dimension="temperature" value={indoor.temperature_c} least={-30} most={50} disabled={!mayEdit} onChange={(v) => change({ ...indoor, temperature_c: v })} />}
+      {indoor && indoor.kind !== 'monthly' && <QuantityField label="Temperature" dimension="temperature" value={indoor.temperature_c} least={-30} most={50} disabled={!mayEdit} onChange={(v) => change({ ...indoor, temperature_c: v })} />}
       {indoor?.kind === 'fixed' && <QuantityField label="Humidity" dimension="percent" value={indoor.rh_pct} least={1} most={100} disabled={!mayEdit} onChange={(v) => change({ ...indoor, rh_pct: v })} />}
+      {indoor?.kind === 'moisture-production' && ([['production_kg_day', 'kg of water a day', 0], ['volume_m3', 'm³ of air', 1], ['air_changes_h', 'air changes an hour', 0.01]] as const).map(([name, label, least]) => (
+        <label key={name} className="flex justify-between gap-2"><span className="text-faint">{label}</span><input type="number" step="any" min={least} className="w-[6rem]" value={indoor[name]} disabled={!mayEdit} onChange={(e) => { const v = Number(e.target.value); if (e.target.value !== '' && v >= least) change({ ...indoor, [name]: v }); }} /></label>
+      ))}
       {indoor?.kind === 'humidity-class' && <label className="grid"><span className="text-faint">Class</span><select value={indoor.class} disabled={!mayEdit} onChange={(e) => change({ ...indoor, class: Number(e.target.value) })}>{['1 · store', '2 · office, shop', '3 · dwelling, low occupancy', '4 · dwelling, high occupancy', '5 · pool, laundry, kitchen'].map((name, i) => <option key={name} value={i + 1}>{name}</option>)}</select></label>}
     </>
   );

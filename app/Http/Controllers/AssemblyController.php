@@ -1,0 +1,106 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Models\DocumentKind;
+use App\Models\Project;
+use App\Project\ProjectStore;
+use Apron\Assembly\AssemblyAssessment;
+use Apron\Climate\GenericClimates;
+use Apron\Cure\Cure;
+use Apron\Cure\CureSearch;
+use Apron\Cure\Sweep;
+use Apron\Example;
+use Apron\File\AssemblyFormat;
+use Apron\Finding;
+use Apron\Material\Catalogue;
+use Apron\Project as CoreProject;
+use Apron\Quantity\UnitSystem;
+use Apron\Words;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+
+class AssemblyController
+{
+    public function __construct(private readonly ProjectStore $store, private readonly Catalogue $catalogue)
+    {
+    }
+
+    /** What would clear one finding of a draft. */
+    #[OA\Post(path: '/api/projects/{project}/cures', operationId: 'cures', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'changes that clear the finding', content: new OA\JsonContent(ref: '#/components/schemas/Cures')), new OA\Response(response: 404, description: 'the draft has no such finding'), new OA\Response(response: 422, description: 'cannot be used')])]
+    public function cures(Request $request, Project $project): JsonResponse
+    {
+        $given = $request->validate(['content' => 'required|array', 'key' => 'required|string', 'units' => 'nullable|in:si,us']);
+        $core = $this->store->draft($project, DocumentKind::Assembly, $request->input('content'));
+        $words = $this->words($given, $core);
+        $assembly = $core->assemblies[0];
+        foreach ((new AssemblyAssessment($core, $assembly))->findings() as $finding) {
+            if ($finding->key() === $given['key']) {
+                return $this->answer($finding, new CureSearch($core, $assembly, $finding, $this->catalogue), $words);
+            }
+        }
+        abort(404, 'This finding is gone.');
+    }
+
+    /** The thickness of one layer in every generic climate. */
+    #[OA\Post(path: '/api/projects/{project}/sweep', operationId: 'sweep', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'a row of points for each climate', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/SweepRow'))), new OA\Response(response: 422, description: 'cannot be used')])]
+    public function sweep(Request $request, Project $project, GenericClimates $climates): JsonResponse
+    {
+        $given = $request->validate(['content' => 'required|array', 'layer' => 'required|string']);
+        $core = $this->store->draft($project, DocumentKind::Assembly, $request->input('content'));
+        $assembly = $core->assemblies[0];
+        foreach ($assembly->layers as $i => $layer) {
+            if ($layer->id === $given['layer']) {
+                $own = $core->climate === null ? [] : [$core->climate];
+                $names = array_map(fn ($climate): string => $climate->name, $own);
+                $generic = array_values(array_filter($climates->all(), fn ($climate): bool => ! in_array($climate->name, $names, true)));
+
+                return new JsonResponse(Sweep::over($core, $assembly, $i, [...$own, ...$generic]));
+            }
+        }
+        abort(422, "No layer “{$given['layer']}” in this assembly.");
+    }
+
+    #[OA\Get(path: '/api/examples', operationId: 'examples', parameters: [new OA\QueryParameter(name: 'units', schema: new OA\Schema(type: 'string', enum: ['si', 'us']))], responses: [new OA\Response(response: 200, description: 'assemblies of the trade with their verdicts', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Example')))])]
+    public function examples(Request $request): JsonResponse
+    {
+        $words = new Words($request->enum('units', UnitSystem::class) ?? UnitSystem::SI);
+
+        return new JsonResponse(array_map(function (Example $example) use ($words): array {
+            $assessed = new AssemblyAssessment($example->project, $example->project->assemblies[0]);
+            $findings = Finding::worstFirst($assessed->findings());
+
+            return [
+                'id' => $example->id, 'title' => $example->title, 'about' => $example->about, 'climate' => $example->project->climate?->name,
+                'u_w_m2k' => $assessed->heat->overallU(), 'year' => $assessed->year?->verdict(), 'worst' => $findings[0]->severity->value,
+                'says' => array_map(fn (Finding $finding): string => $words->of($finding)['title'], array_slice($findings, 0, 2)),
+                'assembly' => AssemblyFormat::write($example->project->assemblies[0]),
+            ];
+        }, Example::all($this->catalogue)));
+    }
+
+    private function answer(Finding $finding, CureSearch $search, Words $words): JsonResponse
+    {
+        $measure = $search->measure();
+
+        return new JsonResponse([
+            'title' => $words->of($finding)['title'],
+            'measure' => $measure === null ? null : [
+                'figure' => $measure->figure, 'title' => $words->text('figure.'.$measure->figure, 'title'), 'limit' => $measure->limit,
+                'limit_shown' => $words->figure($measure->figure, $measure->limit), 'above' => $measure->above,
+            ],
+            'cures' => array_map(fn (Cure $cure): array => [
+                'kind' => $cure->kind, 'layer' => $cure->layer, 'title' => $words->text($cure->code(), 'title', $cure->figures),
+                'from' => $cure->from, 'to' => $cure->to, 'curve' => $cure->curve,
+                'content' => $cure->assembly === null ? null : AssemblyFormat::write($cure->assembly),
+            ], $search->all()),
+        ]);
+    }
+
+    /** @param  array<string, mixed>  $given */
+    private function words(array $given, CoreProject $core): Words
+    {
+        return new Words(isset($given['units']) ? UnitSystem::from($given['units']) : $core->units);
+    }
+}
