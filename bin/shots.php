@@ -18,6 +18,10 @@ $views = [
     'brief' => ['brief', '[data-line="indoor dew point"]', null],
     'assembly' => ['assemblies/w1?layer=l3', '[data-figure=u]', null],
     'assembly-steel-stud' => ['assemblies/w2', '[data-finding]', null],
+    'cures' => ['assemblies/w2', '[data-finding^="year.dries"] button.act', 'document.querySelector("[data-finding^=\"year.dries\"] button.act").click()'],
+    'beside' => ['assemblies/w2/beside', '[data-beside="w2.c"]', null],
+    'climates' => ['assemblies/w2/climates', '[data-drawing=sweep]', null],
+    'materials' => ['materials/smart-film-nylon', '[data-material="smart-film-nylon"]', null],
     'findings' => ['findings', '[data-finding]', null],
     'sequence' => ['sequences/o4', '[data-drawing=unfolded]', 'document.querySelector("[data-step=\"6\"]").click()'],
     'site' => ['site', '[data-check]', null],
@@ -33,9 +37,10 @@ foreach ($views as $name => [$path, $wait, $script]) {
     str_starts_with($name, 'phone') ? $browser->size(390, 844, true) : $browser->size(1280, 800);
     $browser->open("/p/$project/$path");
     $browser->see($wait);
-    $browser->until('return document.fonts.status === "loaded" && !/opening the sheet|assessing/.test(document.body.innerText)');
+    $browser->until('return document.fonts.status === "loaded" && !/opening the sheet|assessing|looking for what/.test(document.body.innerText)');
     if ($script !== null) {
         $browser->driver->executeScript($script);
+        $browser->until('return !/looking for what/.test(document.body.innerText)');
     }
     // Two frames after the last change everything is painted.
     $browser->driver->executeAsyncScript('const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(() => done()))');

@@ -59,3 +59,27 @@ function beginProject(Browser $browser, string $name, string $units): string
 
     return explode('/', (string) parse_url($browser->driver->getCurrentURL(), PHP_URL_PATH))[2];
 }
+
+/** A copy of the demo as a project of its own, so that a test may change it. @return string its id */
+function copyOfDemo(Browser $browser): string
+{
+    $browser->open('/');
+    $browser->see('a[href^="/p/"]');
+    $id = $browser->driver->executeAsyncScript(<<<'JS'
+        const done = arguments[0];
+        (async () => {
+            const projects = await (await fetch('/api/projects')).json();
+            const demo = projects.find((p) => p.name === 'Sallow Lake Library, extension');
+            const form = new FormData();
+            const file = JSON.parse(await (await fetch(`/api/projects/${demo.id}/export.json`)).text());
+            file.project.name = 'A copy';
+            delete file.site;
+            form.append('file', new File([JSON.stringify(file)], 'project.json'));
+            const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]);
+            const answer = await fetch('/api/projects/import', { method: 'POST', body: form, headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token } });
+            return (await answer.json()).id;
+        })().then(done, (e) => done(String(e)));
+        JS);
+
+    return (string) $id;
+}

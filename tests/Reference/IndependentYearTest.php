@@ -53,3 +53,8 @@ it('agrees with another method in another language on 500 random walls to 1e-6',
     // The case must not pass for want of water.
     expect($wet)->toBeGreaterThan(150)->and($accumulating)->toBeGreaterThan(20)->and($accumulating)->toBeLessThan($wet);
 });
+
+it('agrees with the same algorithm in plain Python on a thousand walls to 1e-9: R, flux, peak, residue and both temperature factors', function () {
+    exec(PHP_BINARY.' '.escapeshellarg(__DIR__.'/../../bench/thousand.php'), $lines, $code);
+    expect($code)->toBe(0, implode("\n", $lines))->and(implode($lines))->toContain('of 1000 get wet');
+});
