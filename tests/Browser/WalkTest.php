@@ -13,8 +13,8 @@ it('walks from the brief to the report, and shows what the command line computes
         $browser->until('return location.pathname === "/sign-in"');
         $browser->signIn('consultant');
         $project = beginProject($browser, 'Boathouse, walk', 'us');
-        $browser->until('return document.querySelectorAll("select[aria-label=Climate] option").length === 4', 'three climates to choose from');
-        $browser->surely(fn () => $browser->driver->findElement(WebDriverBy::cssSelector('select[aria-label=Climate] option:nth-child(2)'))->click());
+        $browser->until('return document.querySelectorAll("select[aria-label=Climate] option").length === 8', 'seven climates to choose from');
+        $browser->surely(fn () => $browser->driver->findElement(WebDriverBy::cssSelector('select[aria-label=Climate] option:nth-child(3)'))->click());
         $browser->surely(fn () => $browser->driver->findElement(WebDriverBy::cssSelector('select[aria-label="Indoor air"] option[value=fixed]'))->click());
         $browser->see('[data-line="indoor dew point"]');
         retype($browser, 'aside input', '70 F');

@@ -17,13 +17,16 @@ final class PrecompressedTape
     public static function choose(float $jointMm, float $movementMm, array $ranges = self::USUAL): ?array
     {
         $best = null;
+        $nearest = INF;
         foreach ($ranges as $range) {
             [$least, $most] = $range;
             if ($jointMm - $movementMm < $least || $jointMm + $movementMm > $most) {
                 continue;
             }
-            $off = fn (array $r): float => abs($jointMm - ($r[0] + $r[1]) / 2) / ($r[1] - $r[0]);
-            $best = $best === null || $off($range) < $off($best) ? $range : $best;
+            $off = abs($jointMm - ($least + $most) / 2) / ($most - $least);
+            if ($off < $nearest) {
+                [$best, $nearest] = [$range, $off];
+            }
         }
 
         return $best;
