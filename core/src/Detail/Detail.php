@@ -47,12 +47,16 @@ final readonly class Detail
         return null;
     }
 
-    /** The least lap asked of one piece over another, the more specific row winning; null where none speaks of it. */
-    public function leastLap(Piece $outer, Piece $inner): ?LeastLap
+    /**
+     * The least lap asked of one piece over another, the more specific row winning; null where none speaks of it.
+     *
+     * @param  list<LeastLap>|null  $laps  another list than its own
+     */
+    public function leastLap(Piece $outer, Piece $inner, ?array $laps = null): ?LeastLap
     {
         $best = null;
         $rank = 0;
-        foreach ($this->leastLaps as $lap) {
+        foreach ($laps ?? $this->leastLaps as $lap) {
             $named = fn (string $name, Piece $piece): int => $name === $piece->id ? 2 : ($name === $piece->kind->value ? 1 : 0);
             [$o, $i] = [$named($lap->outer, $outer), $named($lap->inner, $inner)];
             if ($o > 0 && $i > 0 && $o + $i > $rank) {

@@ -16,7 +16,7 @@ function piece(string $id, string $kind, int $step, array $patches, array $more 
     }
     $material = ['sheet' => 'polyolefin-wrap', 'metal' => 'steel-galvanised', 'unit' => 'window-unit', 'sealant' => 'sealant-silyl', 'board' => 'polyiso-foil', 'fluid' => 'fluid-permeable', 'tape' => 'seam-tape'][$kind] ?? 'membrane-sbs';
 
-    return ['id' => $id, 'material' => $material, 'kind' => $kind, 'step' => $step, 'patches' => $rows] + $more;
+    return $more + ['id' => $id, 'material' => $material, 'kind' => $kind, 'step' => $step, 'patches' => $rows];
 }
 
 /** A piece of one patch on the face. */
@@ -159,5 +159,5 @@ return [
     'head: strip longer than the flap' => [wallDetail([one('h', 'metal', 1, [100, 300, 900, 500], ['role' => 'head-flashing', 'edges' => ['top' => 'open']]), one('flap', 'sheet', 2, [200, 400, 800, 1000], ['role' => 'plane'])]), ['head' => ['h' => 'fail']], 'the worst over its length: at its ends nothing covers the top'],
     'head: sealed top' => [wallDetail([one('a', 'sheet', 1, $full, ['role' => 'plane']), one('h', 'metal', 2, [100, 300, 900, 500], ['role' => 'head-flashing', 'edges' => ['top' => 'sealed']])]), ['head' => ['h' => 'note']], 'not under the water plane: by its edge, sealed'],
     'air: fastened lap is no contact' => [openingDetail([$sheet(), one('unit', 'unit', 4, [-25, -25, 1025, 1025], ['air' => true])], [], ['unit' => ['z' => [0, 80], 'flange' => 'unit', 'joints' => ['sill' => ['outer' => 'open', 'inner' => true]]]]), ['air' => ['sill' => false, 'head' => false, 'jamb-left' => false, 'jamb-right' => false]], 'an inner seal on bare wood: nothing joins it to the wall’s air layer'],
-    'air: sealed flange' => [openingDetail([$sheet(), $unit()], [], ['unit' => ['z' => [0, 80], 'flange' => 'unit', 'joints' => []]]), ['air' => ['sill' => false, 'jamb-left' => true, 'jamb-right' => true]], 'the flange sealed to the air layer itself, but for its bottom'],
+    'air: sealed flange' => [openingDetail([$sheet(), $unit()], [], ['unit' => ['z' => [0, 80], 'flange' => 'unit']]), ['air' => ['sill' => false, 'jamb-left' => true, 'jamb-right' => true]], 'the flange sealed to the air layer itself, but for its bottom'],
 ];

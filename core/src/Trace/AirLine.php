@@ -1,0 +1,149 @@
+<?php
+
+namespace Apron\Trace;
+
+use Apron\Detail\Edge;
+use Apron\Detail\PieceKind;
+use Apron\Detail\Side;
+
+/** Whether the wall's air layer reaches the unit on each of its four sides. */
+final class AirLine
+{
+    /** @return array<string, bool> by side; empty where there is no opening */
+    public static function of(Layout $layout): array
+    {
+        $opening = $layout->detail->opening;
+        if ($opening === null) {
+            return [];
+        }
+        $tight = self::inContact($layout);
+        $sides = [];
+        foreach (['sill' => Side::Bottom, 'head' => Side::Top, 'jamb-left' => Side::Left, 'jamb-right' => Side::Right] as $facet => $side) {
+            $sides[$facet] = self::byJoint($layout, $facet, $tight) || self::byFlange($layout, $side, $tight);
+        }
+
+        return $sides;
+    }
+
+    /** @return array<string, true> pieces that air control goes on through, from the wall's air layer */
+    private static function inContact(Layout $layout): array
+    {
+        $links = [];
+        foreach ($layout->on as $patches) {
+            foreach ($patches as $i => $inner) {
+                foreach (array_slice($patches, $i + 1) as $outer) {
+                    $bead = $inner->piece->kind === PieceKind::Sealant || $outer->piece->kind === PieceKind::Sealant;
+                    $air = ($inner->piece->air || $bead) && ($outer->piece->air || $bead) && ($inner->piece->air || $outer->piece->air);
+                    if ($air && $inner->piece !== $outer->piece && $inner->rect()->overlap($outer->rect()) !== null && self::holds($outer)) {
+                        $links[$inner->piece->id][] = $outer->piece->id;
+                        $links[$outer->piece->id][] = $inner->piece->id;
+                    }
+                }
+            }
+        }
+        $reached = [];
+        $next = [];
+        foreach ($layout->detail->pieces as $piece) {
+            if ($piece->airLayer) {
+                $next[] = $piece->id;
+            }
+        }
+        while ($next !== []) {
+            $id = array_pop($next);
+            if (! isset($reached[$id])) {
+                $reached[$id] = true;
+                $next = [...$next, ...($links[$id] ?? [])];
+            }
+        }
+
+        return $reached;
+    }
+
+    /** Whether an edge of it is bonded or sealed: a fastened open lap is no contact. */
+    private static function holds(Laid $outer): bool
+    {
+        foreach (Side::cases() as $side) {
+            foreach ($outer->runs($side) as $run) {
+                if ($run['edge'] !== Edge::Open) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** @param  array<string, true>  $tight */
+    private static function byJoint(Layout $layout, string $facet, array $tight): bool
+    {
+        $unit = $layout->detail->unit;
+        $joint = $unit->joints[$facet] ?? null;
+        if ($unit === null || $joint === null) {
+            return false;
+        }
+        $depths = [...($joint->inner ? [$unit->innerZ] : []), ...($joint->outer === Edge::Sealed ? [$unit->outerZ] : [])];
+        $extent = $layout->detail->facets[$facet]->extent;
+        foreach ($depths as $z) {
+            $upright = str_starts_with($facet, 'jamb');
+            $spans = [];
+            foreach ($layout->facet($facet) as $laid) {
+                $r = $laid->rect();
+                $at = $upright ? $r->u0 <= $z && $r->u1 >= $z : $r->v0 <= $z && $r->v1 >= $z;
+                if ($at && $laid->piece->air && isset($tight[$laid->piece->id])) {
+                    $spans[] = $upright ? [$r->v0, $r->v1] : [$r->u0, $r->u1];
+                }
+            }
+            if (self::covers($spans, $upright ? $extent->v0 : $extent->u0, $upright ? $extent->v1 : $extent->u1)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @param  array<string, true>  $tight */
+    private static function byFlange(Layout $layout, Side $side, array $tight): bool
+    {
+        $flange = $layout->detail->unit->flange ?? null;
+        foreach ($flange === null ? [] : $layout->of[$flange] as $laid) {
+            if ($laid->patch->facet !== 'face') {
+                continue;
+            }
+            foreach ($laid->runs($side) as $run) {
+                if ($run['edge'] !== Edge::Sealed) {
+                    return false;
+                }
+            }
+            $r = $laid->rect();
+            $level = $side === Side::Top || $side === Side::Bottom;
+            $at = match ($side) {
+                Side::Top => $r->v1, Side::Bottom => $r->v0, Side::Left => $r->u0, Side::Right => $r->u1,
+            };
+            $spans = [];
+            foreach ($layout->facet('face') as $under) {
+                $o = $under->rect();
+                $beneath = $under->order < $laid->order && $under->piece->air && isset($tight[$under->piece->id]);
+                if ($beneath && ($level ? $o->v0 <= $at && $o->v1 >= $at : $o->u0 <= $at && $o->u1 >= $at)) {
+                    $spans[] = $level ? [$o->u0, $o->u1] : [$o->v0, $o->v1];
+                }
+            }
+
+            return self::covers($spans, $level ? $r->u0 : $r->v0, $level ? $r->u1 : $r->v1);
+        }
+
+        return false;
+    }
+
+    /** @param  list<array{float, float}>  $spans */
+    private static function covers(array $spans, float $from, float $to): bool
+    {
+        sort($spans);
+        foreach ($spans as [$a, $b]) {
+            if ($a <= $from) {
+                $from = max($from, $b);
+            }
+        }
+
+        return $from >= $to;
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+namespace Apron\Trace;
+
+use Apron\Detail\Detail;
+use Apron\Severity;
+use Apron\Words;
+
+/** One detail: where its water goes, and the other checks on the same model. */
+final class DetailAssessment
+{
+    public readonly Rain $rain;
+
+    /** @var list<StripResult> */
+    public readonly array $strips;
+
+    /** @var list<Lap> */
+    public readonly array $laps;
+
+    /** @var list<array{facet: string, u: float, v: array{float, float}, verdict: Severity, left: string, right: string}> */
+    public readonly array $joints;
+
+    /** @var array<string, Severity> */
+    public readonly array $corners;
+
+    /** @var array<string, Severity> */
+    public readonly array $head;
+
+    /** @var array<string, Severity> */
+    public readonly array $sill;
+
+    /** @var array<string, bool> */
+    public readonly array $air;
+
+    /** @throws CannotLay */
+    public function __construct(public readonly Detail $detail)
+    {
+        $layout = new Layout($detail);
+        $this->rain = new Rain($layout);
+        $this->strips = Releases::of($this->rain);
+        $this->laps = Laps::of($layout, $this->rain->strips);
+        $this->joints = UprightJoints::of($layout);
+        $this->corners = Corners::of($layout);
+        $this->head = HeadCheck::of($this->rain);
+        $this->sill = SillCheck::of($layout);
+        $this->air = AirLine::of($layout);
+    }
+
+    public function worst(): Outcome
+    {
+        $worst = Outcome::Shed;
+        foreach ($this->strips as $strip) {
+            $worst = $worst->worse($strip->outcome);
+        }
+
+        return $worst;
+    }
+
+    public function severity(): Severity
+    {
+        $all = [
+            ...array_map(fn (StripResult $s): Severity => $s->severity, $this->strips), ...array_map(fn (Lap $l): Severity => $l->verdict, $this->laps),
+            ...array_column($this->joints, 'verdict'), ...array_values($this->corners), ...array_values($this->head), ...array_values($this->sill),
+        ];
+        $worst = Severity::Pass;
+        foreach ($all as $severity) {
+            $worst = $severity->rank() < $worst->rank() ? $severity : $worst;
+        }
+
+        return $worst;
+    }
+
+    /** @return array<string, mixed> as `apron-assessment/1` has it */
+    public function toArray(Words $words): array
+    {
+        $told = fn (array $severities): array => array_map(fn (Severity $s): string => $s->value, $severities);
+        $shape = [
+            'id' => $this->detail->id,
+            'worst' => $this->worst()->value,
+            'severity' => $this->severity()->value,
+            'strips' => array_map(fn (StripResult $s): array => [
+                'source' => $s->source, 'facet' => $s->facet, 'u' => [$s->u0, $s->u1], 'outcome' => $s->outcome->value, 'severity' => $s->severity->value,
+                'lines' => $s->lines, 'path' => $this->path($s->told, $words),
+            ], $this->strips),
+            'laps' => array_map(fn (Lap $lap): array => $lap->toArray(), $this->laps),
+            'joints' => array_map(fn (array $j): array => ['facet' => $j['facet'], 'u' => $j['u'], 'v' => $j['v'], 'verdict' => $j['verdict']->value], $this->joints),
+        ];
+        if ($this->detail->opening !== null) {
+            $shape += ['corners' => $told($this->corners)];
+        }
+        $shape['head'] = (object) $told($this->head);
+
+        return $this->detail->opening === null ? $shape : $shape + ['sill' => $told($this->sill), 'air' => $this->air];
+    }
+
+    /** @return list<string> */
+    public function path(Run $run, Words $words): array
+    {
+        return array_map(fn (array $e): string => $words->text($e['code'], 'title', ['piece' => $e['at'], 'up_mm' => $e['elevation']]), $run->path);
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+namespace Apron\Trace;
+
+use Apron\Severity;
+
+/** Where one piece laps another. */
+final readonly class Lap
+{
+    public function __construct(
+        public string $outer,
+        public string $inner,
+        public string $facet,
+        /** along the fall of the water, rather than end to end */
+        public bool $horizontal,
+        public float $size,
+        /** the lower one lies outside */
+        public bool $reversed,
+        public ?float $least,
+        public Severity $verdict,
+    ) {
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'outer' => $this->outer, 'inner' => $this->inner, 'facet' => $this->facet, 'direction' => $this->horizontal ? 'horizontal' : 'end',
+            'lap_mm' => $this->size, 'reversed' => $this->reversed, 'least_mm' => $this->least, 'verdict' => $this->verdict->value,
+        ];
+    }
+}

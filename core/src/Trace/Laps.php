@@ -1,0 +1,137 @@
+<?php
+
+namespace Apron\Trace;
+
+use Apron\Detail\Detail;
+use Apron\Detail\LeastLap;
+use Apron\Detail\Rect;
+use Apron\File\Node;
+use Apron\Severity;
+
+/** The laps of a detail: how wide, which way, against the least that is asked. */
+final class Laps
+{
+    /** @return list<Lap> */
+    public static function of(Layout $layout, Strips $strips): array
+    {
+        $laps = [];
+        foreach ($layout->on as $facet => $patches) {
+            foreach ($patches as $i => $inner) {
+                foreach (array_slice($patches, $i + 1) as $outer) {
+                    $lap = $inner->piece === $outer->piece ? null : self::between($layout->detail, $inner, $outer, $patches, $strips->runsIn((string) $facet));
+                    if ($lap !== null) {
+                        $laps[] = $lap;
+                    }
+                }
+            }
+        }
+
+        return $laps;
+    }
+
+    /** @param  list<Laid>  $patches of the facet */
+    private static function between(Detail $detail, Laid $inner, Laid $outer, array $patches, bool $runsIn): ?Lap
+    {
+        [$a, $b] = [$outer->rect(), $inner->rect()];
+        $overlap = $a->overlap($b);
+        if ($overlap === null) {
+            return null;
+        }
+        // Each must reach beyond the other at opposite ends; one within the other's range is a cover.
+        $level = ($a->v1 > $b->v1 && $a->v0 > $b->v0) || ($b->v1 > $a->v1 && $b->v0 > $a->v0);
+        $upright = ($a->u1 > $b->u1 && $a->u0 > $b->u0) || ($b->u1 > $a->u1 && $b->u0 > $a->u0);
+        $horizontal = $level && (! $upright || $overlap->width() > $overlap->height());
+        if (! $level && ! $upright) {
+            return null;
+        }
+        if (self::goesOnInside($outer, $overlap, $horizontal) || self::goesOnInside($inner, $overlap, $horizontal) || self::keptApart($inner, $outer, $overlap, $patches)) {
+            return null;
+        }
+        $size = $horizontal ? $overlap->height() : $overlap->width();
+        $outerAbove = $a->v1 > $b->v1;
+        $row = self::least($detail, $outer, $inner);
+        $least = $horizontal ? $row?->horizontal : $row?->end;
+
+        return new Lap($outer->piece->id, $inner->piece->id, $outer->patch->facet, $horizontal, $size, $horizontal && $outerAbove === $runsIn, $least, match (true) {
+            $least === null || $size >= $least => Severity::Pass,
+            $size >= $least / 2 => Severity::Caution,
+            default => Severity::Fail,
+        });
+    }
+
+    /** Whether the edge of a patch that lies inside the overlap is joined to another patch of its piece: no edge is there. */
+    private static function goesOnInside(Laid $laid, Rect $overlap, bool $horizontal): bool
+    {
+        $r = $laid->rect();
+        foreach ($laid->joined as $other) {
+            $o = $other->rect();
+            if ($other->patch->facet !== $laid->patch->facet) {
+                // Folded over an arris where it ends.
+                $atFold = $horizontal ? ($overlap->v0 === $r->v0 && self::foldEnd($laid, $other, 'v0')) || ($overlap->v1 === $r->v1 && self::foldEnd($laid, $other, 'v1'))
+                    : ($overlap->u0 === $r->u0 && self::foldEnd($laid, $other, 'u0')) || ($overlap->u1 === $r->u1 && self::foldEnd($laid, $other, 'u1'));
+                if ($atFold) {
+                    return true;
+                }
+
+                continue;
+            }
+            $meets = $horizontal
+                ? (($o->v1 === $r->v0 && $overlap->v0 === $r->v0) || ($o->v0 === $r->v1 && $overlap->v1 === $r->v1)) && $o->u0 <= $overlap->u0 && $o->u1 >= $overlap->u1
+                : (($o->u1 === $r->u0 && $overlap->u0 === $r->u0) || ($o->u0 === $r->u1 && $overlap->u1 === $r->u1)) && $o->v0 <= $overlap->v0 && $o->v1 >= $overlap->v1;
+            if ($meets) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether a patch passes over the arris at one of its ends into the other. */
+    private static function foldEnd(Laid $laid, Laid $other, string $end): bool
+    {
+        $to = $other->patch->facet;
+
+        return match ($laid->patch->facet) {
+            'face' => match ($to) {
+                'sill' => $end === 'v1', 'head' => $end === 'v0', 'jamb-left' => $end === 'u1', 'jamb-right' => $end === 'u0', default => $end === 'v0' || $end === 'v1',
+            },
+            'sill', 'head' => match ($to) {
+                'face' => $end === 'v0', 'jamb-left' => $end === 'u0', 'jamb-right' => $end === 'u1', default => $end === 'v0' || $end === 'v1',
+            },
+            'jamb-left', 'jamb-right' => match ($to) {
+                'face' => $end === 'u0', 'sill' => $end === 'v0', 'head' => $end === 'v1', default => false,
+            },
+            default => $end === 'v0' || $end === 'v1',
+        };
+    }
+
+    /** @param  list<Laid>  $patches */
+    private static function keptApart(Laid $inner, Laid $outer, Rect $overlap, array $patches): bool
+    {
+        foreach ($patches as $third) {
+            if ($third->order > $inner->order && $third->order < $outer->order && $third->rect()->contains($overlap)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** The detail's own list where it brings one, else that of common practice. */
+    private static function least(Detail $detail, Laid $outer, Laid $inner): ?LeastLap
+    {
+        return $detail->leastLaps !== [] ? $detail->leastLap($outer->piece, $inner->piece) : $detail->leastLap($outer->piece, $inner->piece, self::usual());
+    }
+
+    /** @return list<LeastLap> */
+    private static function usual(): array
+    {
+        /** @var list<LeastLap>|null $rows */
+        static $rows = null;
+
+        return $rows ??= array_map(
+            fn (Node $row): LeastLap => new LeastLap($row->get('outer')->text(), $row->get('inner')->text(), $row->optional('horizontal_mm')?->number(), $row->optional('end_mm')?->number()),
+            Node::parse((string) file_get_contents(dirname(__DIR__, 2).'/data/figures/laps.json'))->get('laps')->get('value')->items(1),
+        );
+    }
+}

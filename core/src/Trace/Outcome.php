@@ -1,0 +1,46 @@
+<?php
+
+namespace Apron\Trace;
+
+use Apron\Severity;
+
+/** What comes of water, from best to worst. */
+enum Outcome: string
+{
+    case Shed = 'shed';
+    case Recovered = 'recovered';
+    case ReliesOnSeal = 'relies on seal';
+    case Ponds = 'ponds';
+    case ReliesOnBond = 'relies on bond';
+    case Trapped = 'trapped';
+    case Wets = 'wets substrate';
+    case Enters = 'enters inside';
+
+    /** 0 for the best. */
+    public function rank(): int
+    {
+        return (int) array_search($this, self::cases(), true);
+    }
+
+    public function harms(): bool
+    {
+        return $this->rank() >= self::Trapped->rank();
+    }
+
+    /** @param  int|null  $lines  edges that must fail before harm; null where no failure of an edge does any */
+    public function severity(?int $lines): Severity
+    {
+        return match ($this) {
+            self::Shed => Severity::Pass,
+            self::Recovered => Severity::Note,
+            self::Ponds => Severity::Caution,
+            self::ReliesOnSeal, self::ReliesOnBond => $lines === 1 ? Severity::Caution : Severity::Note,
+            default => Severity::Fail,
+        };
+    }
+
+    public function worse(self $other): self
+    {
+        return $other->rank() > $this->rank() ? $other : $this;
+    }
+}

@@ -1,0 +1,185 @@
+<?php
+
+namespace Apron\Trace;
+
+use Apron\Detail\Edge;
+use Apron\Detail\Side;
+use Apron\Detail\SillPitch;
+
+/**
+ * Where water goes on a detail, followed downhill strip by strip. A place is a facet, a strip of it, an interval of that strip
+ * and the patch the water is on the outer side of, its carrier (−1: the bare substrate). Patches farther out in the same
+ * column are outboard: the water is behind them. Nothing moves sideways: wind and wicking are outside the model.
+ */
+final class Rain
+{
+    public readonly Strips $strips;
+
+    /** @var array<string, list<Way>> by place */
+    private array $ways = [];
+
+    /** @var array<string, int> by place: the least number of edges that must fail before harm; PHP_INT_MAX where none does */
+    private array $defence = [];
+
+    public function __construct(public readonly Layout $layout)
+    {
+        $this->strips = new Strips($layout);
+    }
+
+    /** The outermost patch over an interval of a strip, as its order; −1 where it is bare. */
+    public function outermost(string $facet, int $strip, int $interval): int
+    {
+        $found = -1;
+        foreach ($this->strips->column[$facet][$strip] as $laid) {
+            if ($this->covers($laid, $facet, $strip, $interval)) {
+                $found = $laid->order;
+            }
+        }
+
+        return $found;
+    }
+
+    public function covers(Laid $laid, string $facet, int $strip, int $interval): bool
+    {
+        $breaks = $this->strips->breaks[$facet][$strip];
+
+        return $this->strips->start($laid) <= $breaks[$interval] && $this->strips->end($laid) >= $breaks[$interval + 1];
+    }
+
+    /** Whether an interval of the face lies in the hole of the opening, where there is no substrate. */
+    public function inHole(string $facet, int $strip, int $interval): bool
+    {
+        $opening = $this->layout->detail->opening;
+        if ($opening === null || $facet !== 'face') {
+            return false;
+        }
+        [$u0, $u1] = $this->strips->of[$facet][$strip];
+        $breaks = $this->strips->breaks[$facet][$strip];
+
+        return $u0 >= 0 && $u1 <= $opening->width && $breaks[$interval] >= -$opening->height && $breaks[$interval + 1] <= 0;
+    }
+
+    /**
+     * What comes of water released at a place.
+     *
+     * @param  array{string, int, int, int}  $place
+     */
+    public function follow(array $place): Run
+    {
+        $lines = $this->defence($place);
+        $run = new Run($lines === PHP_INT_MAX ? null : $lines);
+        if ($place[3] === -1) {
+            $run->add($this->wet($place[0]), 'trace.on-bare', $place[0], $this->elevation($place));
+        }
+
+        return $this->walk($place, $run);
+    }
+
+    /** @param  array{string, int, int, int}  $place */
+    public function defence(array $place): int
+    {
+        $key = implode('|', $place);
+        if (isset($this->defence[$key])) {
+            return $this->defence[$key];
+        }
+        if ($place[3] === -1 && $this->wet($place[0])->harms()) {
+            return $this->defence[$key] = 0;
+        }
+        $least = PHP_INT_MAX;
+        foreach ($this->ways($place) as $way) {
+            if ($way->harms()) {
+                $least = min($least, $way->cost);
+
+                continue;
+            }
+            foreach ($way->to as $next) {
+                $beyond = $this->defence($next);
+                $least = $beyond === PHP_INT_MAX ? $least : min($least, $way->cost + $beyond);
+            }
+        }
+
+        return $this->defence[$key] = $least;
+    }
+
+    /** @param  array{string, int, int, int}  $place */
+    private function walk(array $place, Run $run): Run
+    {
+        while (true) {
+            $way = $this->ways($place)[0];
+            foreach ($way->events as [$outcome, $code, $at]) {
+                $run->add($outcome, $code, $at, $this->elevation($place));
+            }
+            if ($way->to === []) {
+                return $run;
+            }
+            if (count($way->to) > 1) {
+                // It parts: the worse branch is the one that is told.
+                $branches = array_map(fn (array $to): Run => $this->walk($to, clone $run), $way->to);
+                usort($branches, fn (Run $a, Run $b): int => $b->outcome->rank() <=> $a->outcome->rank());
+
+                return $branches[0];
+            }
+            $place = $way->to[0];
+        }
+    }
+
+    /**
+     * Height, or depth on a sill, at the lower end of an interval: where what happens there happens.
+     *
+     * @param  array{string, int, int, int}  $place
+     */
+    private function elevation(array $place): float
+    {
+        $s = $this->strips->breaks[$place[0]][$place[1]][$place[2] + 1];
+
+        return $this->strips->runsIn($place[0]) ? $s : -$s;
+    }
+
+    private function wet(string $facet): Outcome
+    {
+        return in_array($facet, $this->layout->detail->tolerant, true) ? Outcome::Recovered : Outcome::Wets;
+    }
+
+    /**
+     * The ways from one place over the end of its interval; the first is what happens when every edge holds.
+     *
+     * @param  array{string, int, int, int}  $place
+     * @return list<Way>
+     */
+    private function ways(array $place): array
+    {
+        return $this->ways[implode('|', $place)] ??= (new Crossing($this, $place))->ways();
+    }
+
+    public function laid(string $facet, int $order): ?Laid
+    {
+        return $order < 0 ? null : $this->layout->facet($facet)[$order];
+    }
+
+    /** @return array{Outcome, string, string} */
+    public function wetEvent(string $facet, string $code, string $at): array
+    {
+        return [$this->wet($facet), $code, $at];
+    }
+
+    /** Whether the water on a sill is held back from the room: by a dam as high as the wind lifts it, and the fall where it is pitched in. */
+    public function damHolds(): bool
+    {
+        $opening = $this->layout->detail->opening;
+
+        return $opening !== null && $opening->backDam >= $opening->headOfWater + ($opening->sillPitch === SillPitch::In ? $opening->sillFall : 0.0);
+    }
+
+    /** Whether a bonded or sealed end of a patch has an open stretch near enough to a strip. */
+    public function opensNear(Laid $laid, Side $side, float $u): bool
+    {
+        foreach ($laid->runs($side) as $run) {
+            // Strips are cut at the reach of what is open: one lies within it or without.
+            if ($run['edge'] === Edge::Open && $u > $run['from'] - Strips::REACH_MM && $u < $run['to'] + Strips::REACH_MM) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,126 @@
+<?php
+
+namespace Apron\Trace;
+
+/** Where water is let go on a detail: behind the cladding, at the unit, at penetrations and at fasteners that leak. */
+final class Releases
+{
+    /** @var array<string, StripResult> */
+    private array $results = [];
+
+    private function __construct(private readonly Rain $rain)
+    {
+    }
+
+    /** @return list<StripResult> */
+    public static function of(Rain $rain): array
+    {
+        $releases = new self($rain);
+        $detail = $rain->layout->detail;
+        $face = $detail->release ?? ($detail->opening !== null ? 'face' : (string) array_key_first($detail->facets));
+        $releases->behindCladding($face);
+        $releases->atUnit();
+        $releases->atPenetrations();
+        $releases->atFasteners();
+
+        return array_values($releases->results);
+    }
+
+    private function behindCladding(string $facet): void
+    {
+        foreach (array_keys($this->rain->strips->of[$facet]) as $strip) {
+            $this->release('top', [$facet, $strip, 0, $this->rain->outermost($facet, $strip, 0)]);
+            $this->everyInterval('face', $facet, $strip);
+        }
+    }
+
+    /** In each interval along both jamb joints, and across the depth of the sill joint. */
+    private function atUnit(): void
+    {
+        $unit = $this->rain->layout->detail->unit;
+        if ($unit === null || $this->rain->layout->detail->opening === null) {
+            return;
+        }
+        foreach (['jamb-left', 'jamb-right'] as $facet) {
+            foreach ($this->rain->strips->of[$facet] as $strip => [$z0, $z1]) {
+                if ($z0 >= $unit->outerZ && $z1 <= $unit->innerZ) {
+                    $this->everyInterval('unit', $facet, $strip);
+                }
+            }
+        }
+        foreach ($this->rain->strips->of['sill'] as $strip => $ignored) {
+            $breaks = $this->rain->strips->breaks['sill'][$strip];
+            for ($i = 0; $i < count($breaks) - 1; $i++) {
+                $depths = [abs($breaks[$i]), abs($breaks[$i + 1])];
+                if (max($depths) > $unit->outerZ && min($depths) < $unit->innerZ) {
+                    $this->release('unit', ['sill', $strip, $i, $this->rain->outermost('sill', $strip, $i)]);
+                }
+            }
+        }
+    }
+
+    private function atPenetrations(): void
+    {
+        foreach ($this->rain->layout->detail->penetrations as $pipe) {
+            foreach ($this->rain->strips->of[$pipe->facet] as $strip => [$u0, $u1]) {
+                if ($u0 < $pipe->rect->u0 || $u1 > $pipe->rect->u1) {
+                    continue;
+                }
+                $top = $this->rain->strips->runsIn($pipe->facet) ? $pipe->rect->v0 : -$pipe->rect->v1;
+                // Just above it, so that the pipe is the first thing it meets.
+                $interval = max(0, $this->rain->strips->interval($pipe->facet, $strip, $top) - 1);
+                $this->release('penetration', [$pipe->facet, $strip, $interval, $this->rain->outermost($pipe->facet, $strip, $interval)], $pipe->id);
+            }
+        }
+    }
+
+    private function atFasteners(): void
+    {
+        foreach ($this->rain->layout->detail->fasteners as $fastener) {
+            if (array_diff($fastener->through, $fastener->madeFor) === []) {
+                continue;
+            }
+            $strip = $this->rain->strips->at($fastener->facet, $fastener->u);
+            $interval = $this->rain->strips->interval($fastener->facet, $strip, $this->rain->strips->runsIn($fastener->facet) ? $fastener->v : -$fastener->v);
+            // Along the shank, through each piece it was not made for, to the first it does not leak into.
+            $on = -1;
+            $leaks = false;
+            foreach (array_reverse($this->rain->strips->column[$fastener->facet][$strip]) as $laid) {
+                if (! $this->rain->covers($laid, $fastener->facet, $strip, $interval)) {
+                    continue;
+                }
+                if (! in_array($laid->piece->id, $fastener->through, true) || in_array($laid->piece->id, $fastener->madeFor, true)) {
+                    $on = $laid->order;
+                    break;
+                }
+                $leaks = true;
+            }
+            if ($leaks) {
+                $this->release('fastener', [$fastener->facet, $strip, $interval, $on], $fastener->id);
+            }
+        }
+    }
+
+    private function everyInterval(string $source, string $facet, int $strip): void
+    {
+        for ($i = 0, $n = count($this->rain->strips->breaks[$facet][$strip]) - 1; $i < $n; $i++) {
+            $outermost = $this->rain->outermost($facet, $strip, $i);
+            if ($outermost >= 0 || ! $this->rain->inHole($facet, $strip, $i)) {
+                $this->release($source, [$facet, $strip, $i, $outermost]);
+            }
+        }
+    }
+
+    /** @param  array{string, int, int, int}  $place */
+    private function release(string $source, array $place, string $at = ''): void
+    {
+        $run = $this->rain->follow($place);
+        [$u0, $u1] = $this->rain->strips->of[$place[0]][$place[1]];
+        $key = "$source|$place[0]|$place[1]|$at";
+        if (isset($this->results[$key])) {
+            $this->results[$key]->with($run);
+        } else {
+            $this->results[$key] = new StripResult($source, $place[0], $u0, $u1, $run, $at);
+        }
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+namespace Apron\Trace;
+
+use Apron\Severity;
+
+/** One release of water followed to its end: the worst that happens, the severity of it all, and the path. */
+final class Run
+{
+    public Outcome $outcome = Outcome::Shed;
+
+    public Severity $severity = Severity::Pass;
+
+    /** @var list<array{outcome: Outcome, code: string, at: string, elevation: float}> */
+    public array $path = [];
+
+    /** @param  int|null  $lines  edges that must fail before harm; null where no failure of an edge does any */
+    public function __construct(public readonly ?int $lines)
+    {
+    }
+
+    public function add(Outcome $outcome, string $code, string $at, float $elevation): void
+    {
+        $this->path[] = ['outcome' => $outcome, 'code' => $code, 'at' => $at, 'elevation' => $elevation];
+        $this->outcome = $this->outcome->worse($outcome);
+        $severity = $outcome->severity($this->lines);
+        $this->severity = $severity->rank() < $this->severity->rank() ? $severity : $this->severity;
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+use Apron\File\DetailFormat;
+use Apron\File\Node;
+use Apron\Material\Catalogue;
+use Apron\Material\Materials;
+use Apron\Trace\DetailAssessment;
+
+function traced(array $detail): DetailAssessment
+{
+    return new DetailAssessment(DetailFormat::read(Node::of($detail), new Materials([], new Catalogue)));
+}
+
+/** The strip of a source that a place lies in. */
+function stripAt(array $shape, string $source, ?string $facet, float $u): ?array
+{
+    foreach ($shape['strips'] as $strip) {
+        if ($strip['source'] === $source && ($facet === null || $strip['facet'] === $facet) && $strip['u'][0] <= $u && $strip['u'][1] >= $u) {
+            return $strip;
+        }
+    }
+
+    return null;
+}
+
+it('comes to what its reasons say', function (array $detail, array $expected, string $reason) {
+    $shape = traced($detail)->toArray(new Apron\Words(Apron\Quantity\UnitSystem::SI));
+    foreach ($expected as $what => $want) {
+        if (preg_match('/^(\w+)(?::([\w-]+))?@(-?[\d.]+)$/', $what, $m) === 1) {
+            $strip = stripAt($shape, $m[1], $m[2] === '' ? null : $m[2], (float) $m[3]);
+            expect([$strip['outcome'] ?? null, $strip['severity'] ?? null, array_key_exists('lines', $strip ?? []) ? $strip['lines'] : 'none'])->toBe($want, "$what: $reason; ".implode(' → ', $strip['path'] ?? []));
+        } elseif ($what === 'fastener') {
+            expect(array_filter($shape['strips'], fn (array $s) => $s['source'] === 'fastener'))->toBe([]);
+        } elseif ($what === 'laps') {
+            expect(array_map(fn (array $l) => [$l['outer'], $l['inner'], $l['direction'], $l['lap_mm'], $l['reversed'], $l['verdict']], $shape['laps']))->toBe($want, $reason);
+        } elseif ($what === 'joints') {
+            expect(array_map(fn (array $j) => [$j['u'], $j['v'], $j['verdict']], $shape['joints']))->toBe($want, $reason);
+        } else {
+            expect(array_intersect_key((array) $shape[$what], $want))->toEqual($want, "$what: $reason");
+        }
+    }
+})->with(require __DIR__.'/cases.php');
