@@ -9,6 +9,7 @@ use Apron\Climate\Climate;
 use Apron\Climate\IndoorAir;
 use Apron\Detail\Detail;
 use Apron\Inspection\SiteFindings;
+use Apron\Trace\DetailAssessment;
 
 /** Project in, figures and findings out. */
 final readonly class Assessment
@@ -17,6 +18,9 @@ final readonly class Assessment
 
     /** @var list<AssemblyAssessment> */
     public array $assemblies;
+
+    /** @var list<DetailAssessment> */
+    public array $details;
 
     /** @var list<Finding> worst first */
     public array $findings;
@@ -28,8 +32,10 @@ final readonly class Assessment
         foreach ($this->assemblies as $assembly) {
             $findings = [...$findings, ...$assembly->findings()];
         }
-        foreach ($project->details as $detail) {
-            $findings[] = $this->untraced($detail);
+        $weatherSealed = ($project->schools['outer-sill'] ?? 'open') === 'weather-sealed';
+        $this->details = array_map(fn (Detail $detail): DetailAssessment => new DetailAssessment($detail, $weatherSealed), $project->details);
+        foreach ($this->details as $detail) {
+            $findings = [...$findings, ...$detail->findings()];
         }
         $this->findings = Finding::worstFirst([...$findings, ...SiteFindings::of($project)]);
     }
@@ -48,6 +54,9 @@ final readonly class Assessment
         }
         if ($this->assemblies !== []) {
             $document['assemblies'] = array_map(fn (AssemblyAssessment $a): array => $a->toArray(), $this->assemblies);
+        }
+        if ($this->details !== []) {
+            $document['details'] = array_map(fn (DetailAssessment $d): array => $d->toArray($words), $this->details);
         }
         $document['findings'] = array_map(fn (Finding $finding): array => self::finding($finding, $words), $this->findings);
 
@@ -85,11 +94,5 @@ final readonly class Assessment
         }
 
         return $months;
-    }
-
-    /** The rain trace comes later; until then a detail says so rather than passing in silence. */
-    private function untraced(Detail $detail): Finding
-    {
-        return new Finding('detail.not-traced', Severity::Note, 'details/'.$detail->id, ['detail' => $detail->title], Source::computed('pieces, sizes and order only'));
     }
 }

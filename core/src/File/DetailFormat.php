@@ -26,6 +26,8 @@ use Apron\Detail\Step;
 use Apron\Detail\Unit;
 use Apron\Detail\UnitJoint;
 use Apron\Material\Materials;
+use Apron\Trace\CannotLay;
+use Apron\Trace\Layout;
 
 /** Reads a detail of `apron-project/1`; DetailWriter writes it. */
 final class DetailFormat
@@ -59,8 +61,7 @@ final class DetailFormat
         $this->facets = $opening?->facets() ?? $this->statedFacets($node->get('facets'));
         $pieces = $this->pieces($node->get('pieces'));
         $unit = $this->unit($node->optional('unit'), $pieces);
-
-        return new Detail(
+        $detail = new Detail(
             id: $node->get('id')->id(),
             title: $node->get('title')->text(),
             opening: $opening,
@@ -78,6 +79,27 @@ final class DetailFormat
             steps: array_map($this->step(...), $node->optional('steps')?->items() ?? []),
             generated: $this->generated($node->optional('generated')),
         );
+        try {
+            new Layout($detail);
+        } catch (CannotLay $e) {
+            $this->place($node->get('pieces'), $e->patch)->refuse($e->expected, "$e->patch $e->found");
+        }
+
+        return $detail;
+    }
+
+    /** Where in the file a patch stands. */
+    private function place(Node $pieces, string $patch): Node
+    {
+        foreach ($pieces->items() as $piece) {
+            foreach ($piece->get('patches')->items() as $node) {
+                if ($node->get('id')->text() === $patch) {
+                    return $node;
+                }
+            }
+        }
+
+        return $pieces;
     }
 
     private function opening(?Node $node): ?Opening

@@ -20,7 +20,7 @@ final class ProjectFormat
     private const SECTIONS = ['format', 'project', 'climate', 'indoor', 'conditions', 'materials', 'assemblies', 'details', 'site'];
 
     /** Where practitioners disagree: the questions a project may answer, and the answers built so far. */
-    public const SCHOOLS = ['head' => ['shingle', 'reverse-lap'], 'films' => ['iso', 'north-american']];
+    public const SCHOOLS = ['head' => ['shingle', 'reverse-lap'], 'films' => ['iso', 'north-american'], 'outer-sill' => ['open', 'weather-sealed']];
 
     /** @throws FileRefused */
     public static function parse(string $json, Catalogue $catalogue): Project

@@ -20,6 +20,7 @@ use Apron\Detail\Unit;
 use Apron\Detail\UnitJoint;
 use Apron\Material\Material;
 use Apron\Material\Materials;
+use Apron\Trace\Outcome;
 
 /**
  * A unit with a nailing flange in a mechanically fastened sheet: sheet cut and turned in, head flap held up, sill pan,
@@ -32,6 +33,9 @@ use Apron\Material\Materials;
  */
 final class FlangedUnitInFastenedSheet implements Generator
 {
+    /** The worst that its school permits: over the slits of the flap the tapes rely on their bond. */
+    public const WORST = Outcome::ReliesOnBond;
+
     public const NAME = 'flanged-unit-in-fastened-sheet';
 
     /** What each material parameter starts at. */

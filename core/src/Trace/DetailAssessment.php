@@ -3,6 +3,7 @@
 namespace Apron\Trace;
 
 use Apron\Detail\Detail;
+use Apron\Finding;
 use Apron\Severity;
 use Apron\Words;
 
@@ -33,7 +34,7 @@ final class DetailAssessment
     public readonly array $air;
 
     /** @throws CannotLay */
-    public function __construct(public readonly Detail $detail)
+    public function __construct(public readonly Detail $detail, bool $weatherSealed = false)
     {
         $layout = new Layout($detail);
         $this->rain = new Rain($layout);
@@ -42,7 +43,7 @@ final class DetailAssessment
         $this->joints = UprightJoints::of($layout);
         $this->corners = Corners::of($layout);
         $this->head = HeadCheck::of($this->rain);
-        $this->sill = SillCheck::of($layout);
+        $this->sill = SillCheck::of($layout, $weatherSealed);
         $this->air = AirLine::of($layout);
     }
 
@@ -73,7 +74,6 @@ final class DetailAssessment
     /** @return array<string, mixed> as `apron-assessment/1` has it */
     public function toArray(Words $words): array
     {
-        $told = fn (array $severities): array => array_map(fn (Severity $s): string => $s->value, $severities);
         $shape = [
             'id' => $this->detail->id,
             'worst' => $this->worst()->value,
@@ -86,16 +86,31 @@ final class DetailAssessment
             'joints' => array_map(fn (array $j): array => ['facet' => $j['facet'], 'u' => $j['u'], 'v' => $j['v'], 'verdict' => $j['verdict']->value], $this->joints),
         ];
         if ($this->detail->opening !== null) {
-            $shape += ['corners' => $told($this->corners)];
+            $shape += ['corners' => self::told($this->corners)];
         }
-        $shape['head'] = (object) $told($this->head);
+        $shape['head'] = (object) self::told($this->head);
 
-        return $this->detail->opening === null ? $shape : $shape + ['sill' => $told($this->sill), 'air' => $this->air];
+        return $this->detail->opening === null ? $shape : $shape + ['sill' => self::told($this->sill), 'air' => $this->air];
+    }
+
+    /**
+     * @param  array<string, Severity>  $severities
+     * @return array<string, string>
+     */
+    private static function told(array $severities): array
+    {
+        return array_map(fn (Severity $s): string => $s->value, $severities);
     }
 
     /** @return list<string> */
     public function path(Run $run, Words $words): array
     {
         return array_map(fn (array $e): string => $words->text($e['code'], 'title', ['piece' => $e['at'], 'up_mm' => $e['elevation']]), $run->path);
+    }
+
+    /** @return list<Finding> */
+    public function findings(): array
+    {
+        return (new DetailFindings($this))->all();
     }
 }

@@ -4,6 +4,7 @@ namespace Apron\Trace;
 
 use Apron\Detail\Detail;
 use Apron\Detail\LeastLap;
+use Apron\Detail\Patch;
 use Apron\Detail\Rect;
 use Apron\File\Node;
 use Apron\Severity;
@@ -15,7 +16,8 @@ final class Laps
     public static function of(Layout $layout, Strips $strips): array
     {
         $laps = [];
-        foreach ($layout->on as $facet => $patches) {
+        foreach ($layout->on as $facet => $laid) {
+            $patches = self::whole(self::copies($laid));
             foreach ($patches as $i => $inner) {
                 foreach (array_slice($patches, $i + 1) as $outer) {
                     $lap = $inner->piece === $outer->piece ? null : self::between($layout->detail, $inner, $outer, $patches, $strips->runsIn((string) $facet));
@@ -27,6 +29,68 @@ final class Laps
         }
 
         return $laps;
+    }
+
+    /**
+     * Of their own, so that merging them changes nothing elsewhere.
+     *
+     * @param  list<Laid>  $laid
+     * @return list<Laid>
+     */
+    private static function copies(array $laid): array
+    {
+        $copies = array_map(fn (Laid $l): Laid => clone $l, $laid);
+        foreach ($copies as $copy) {
+            $copy->joined = array_map(function (Laid $l) use ($laid, $copies): Laid {
+                $at = array_search($l, $laid, true);
+
+                return $at === false ? $l : $copies[$at];
+            }, $copy->joined);
+        }
+
+        return $copies;
+    }
+
+    /**
+     * Patches of a piece joined along a whole edge and laid in one step are one patch: where it was split is no edge.
+     *
+     * @param  list<Laid>  $laid
+     * @return list<Laid>
+     */
+    private static function whole(array $laid): array
+    {
+        for ($a = 0; $a < count($laid); $a++) {
+            foreach ($laid as $b => $other) {
+                $one = $laid[$a];
+                $rect = $b === $a || ! in_array($other, $one->joined, true) || $one->patch->step !== $other->patch->step ? null : self::together($one->rect(), $other->rect());
+                if ($rect !== null) {
+                    $p = $one->patch;
+                    $merged = new Laid($one->piece, new Patch($p->id, $p->facet, $rect, $p->joined, $p->step, $p->under, $p->edges, $p->drain), min($one->order, $other->order));
+                    $merged->joined = array_values(array_filter([...$one->joined, ...$other->joined], fn (Laid $l): bool => $l !== $one && $l !== $other));
+                    foreach ($laid as $third) {
+                        $third->joined = array_map(fn (Laid $l): Laid => $l === $one || $l === $other ? $merged : $l, $third->joined);
+                    }
+                    $laid[$a] = $merged;
+                    unset($laid[$b]);
+                    $laid = array_values($laid);
+                    usort($laid, fn (Laid $x, Laid $y): int => $x->order <=> $y->order);
+
+                    return self::whole($laid);
+                }
+            }
+        }
+
+        return $laid;
+    }
+
+    /** The rectangle two make that share a whole edge, or null. */
+    private static function together(Rect $a, Rect $b): ?Rect
+    {
+        return match (true) {
+            $a->u0 === $b->u0 && $a->u1 === $b->u1 && ($a->v1 === $b->v0 || $b->v1 === $a->v0) => new Rect($a->u0, min($a->v0, $b->v0), $a->u1, max($a->v1, $b->v1)),
+            $a->v0 === $b->v0 && $a->v1 === $b->v1 && ($a->u1 === $b->u0 || $b->u1 === $a->u0) => new Rect(min($a->u0, $b->u0), $a->v0, max($a->u1, $b->u1), $a->v1),
+            default => null,
+        };
     }
 
     /** @param  list<Laid>  $patches of the facet */

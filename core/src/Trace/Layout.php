@@ -85,8 +85,7 @@ final class Layout
         $keys = array_keys($rows);
         usort($keys, fn (int $a, int $b): int => [$rows[$a][1]->step, $a] <=> [$rows[$b][1]->step, $b]);
         $sequence = array_map(fn (int $key): array => $rows[$key], $keys);
-        /** @param array{Piece, Patch} $row */
-        $under = fn (array $row): ?string => $row[1]->under ?? $row[0]->under;
+        $under = self::under(...);
         $tucked = array_values(array_filter($sequence, fn (array $row): bool => $under($row) !== null));
         $this->refuseCircles($tucked, $under);
         $sequence = array_values(array_filter($sequence, fn (array $row): bool => $under($row) === null));
@@ -123,6 +122,12 @@ final class Layout
         }
 
         return $sequence;
+    }
+
+    /** @param  array{Piece, Patch}  $row */
+    private static function under(array $row): ?string
+    {
+        return $row[1]->under ?? $row[0]->under;
     }
 
     /**

@@ -12,8 +12,11 @@ use Apron\Severity;
 /** The sill of an opening: its joints, its fall, and the pan with its ends. */
 final class SillCheck
 {
-    /** @return array<string, Severity> */
-    public static function of(Layout $layout): array
+    /**
+     * @param  bool  $weatherSealed  whether the project is of the school that seals the outer joint on all four sides
+     * @return array<string, Severity>
+     */
+    public static function of(Layout $layout, bool $weatherSealed): array
     {
         $opening = $layout->detail->opening;
         if ($opening === null) {
@@ -24,8 +27,8 @@ final class SillCheck
         $joint = $unit->joints['sill'] ?? null;
         if ($unit !== null) {
             $bath = ($joint !== null && $joint->outer === Edge::Sealed) || self::flangeSealed($layout, $unit->flange);
-            $weatherSealed = count($unit->joints) === 4 && array_filter($unit->joints, fn ($j): bool => $j->outer !== Edge::Sealed || ! $j->inner) === [];
-            $found['outer_joint'] = ! $bath ? Severity::Pass : ($weatherSealed && ($layout->detail->schools['outer-sill'] ?? 'open') === 'weather-sealed' ? Severity::Caution : Severity::Fail);
+            $onAllSides = count($unit->joints) === 4 && array_filter($unit->joints, fn ($j): bool => $j->outer !== Edge::Sealed || ! $j->inner) === [];
+            $found['outer_joint'] = ! $bath ? Severity::Pass : ($weatherSealed && $onAllSides ? Severity::Caution : Severity::Fail);
         }
         if ($joint !== null) {
             $found['inner_seal'] = $joint->inner ? Severity::Pass : Severity::Fail;
@@ -62,7 +65,7 @@ final class SillCheck
             foreach ($sill->joined as $up) {
                 $facet = $up->patch->facet;
                 $reaches = ($facet === 'jamb-left' && $sill->rect()->u0 <= 0) || ($facet === 'jamb-right' && $sill->rect()->u1 >= $width);
-                if ($reaches && isset($ends[$facet]) && $up->rect()->v0 <= 0) {
+                if ($reaches && $up->rect()->v0 <= 0) {
                     $ends[$facet] = max($ends[$facet], $up->rect()->v1);
                 }
             }

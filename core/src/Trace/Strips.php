@@ -97,7 +97,10 @@ final class Strips
         return $at;
     }
 
-    /** @param  list<string>  $facets @return list<float> */
+    /**
+     * @param  list<string>  $facets
+     * @return list<float>
+     */
     private function cuts(array $facets): array
     {
         $detail = $this->layout->detail;

@@ -518,6 +518,8 @@ export interface components {
                 head?: "shingle" | "reverse-lap";
                 /** @enum {string} */
                 films?: "iso" | "north-american";
+                /** @enum {string} */
+                "outer-sill"?: "open" | "weather-sealed";
             };
             /** @description the wind's push that sills and dams are sized for */
             wind_pressure_pa?: number;
@@ -955,6 +957,77 @@ export interface components {
             rain_past_cladding_g_m2: number | null;
             most_held_g_m2: number | null;
         };
+        Strip: {
+            /** @enum {string} */
+            source: "top" | "face" | "unit" | "penetration" | "fastener";
+            facet: string;
+            u: number[];
+            /** @enum {string} */
+            outcome: "shed" | "recovered" | "relies on seal" | "ponds" | "relies on bond" | "trapped" | "wets substrate" | "enters inside";
+            /** @enum {string} */
+            severity: "fail" | "caution" | "note" | "pass";
+            /** @description edges that must fail before water is trapped or worse; null where no failure of an edge does harm */
+            lines: number | null;
+            path: string[];
+        };
+        DetailFigures: {
+            id: string;
+            /** @enum {string} */
+            worst: "shed" | "recovered" | "relies on seal" | "ponds" | "relies on bond" | "trapped" | "wets substrate" | "enters inside";
+            /** @enum {string} */
+            severity: "fail" | "caution" | "note" | "pass";
+            strips: components["schemas"]["Strip"][];
+            laps: {
+                outer: string;
+                inner: string;
+                facet: string;
+                /** @enum {string} */
+                direction: "horizontal" | "end";
+                lap_mm: number;
+                reversed: boolean;
+                least_mm: number | null;
+                /** @enum {string} */
+                verdict: "fail" | "caution" | "note" | "pass";
+            }[];
+            joints: {
+                facet: string;
+                u: number;
+                v: number[];
+                /** @enum {string} */
+                verdict: "fail" | "caution" | "note" | "pass";
+            }[];
+            corners?: {
+                /** @enum {string} */
+                "bottom-left": "fail" | "caution" | "note" | "pass";
+                /** @enum {string} */
+                "bottom-right": "fail" | "caution" | "note" | "pass";
+                /** @enum {string} */
+                "top-left": "fail" | "caution" | "note" | "pass";
+                /** @enum {string} */
+                "top-right": "fail" | "caution" | "note" | "pass";
+            };
+            head: {
+                [key: string]: "fail" | "caution" | "note" | "pass";
+            };
+            sill?: {
+                /** @enum {string} */
+                outer_joint?: "fail" | "caution" | "note" | "pass";
+                /** @enum {string} */
+                inner_seal?: "fail" | "caution" | "note" | "pass";
+                /** @enum {string} */
+                pitch: "fail" | "caution" | "note" | "pass";
+                /** @enum {string} */
+                end_dams: "fail" | "caution" | "note" | "pass";
+                /** @enum {string} */
+                pan_upturn: "fail" | "caution" | "note" | "pass";
+            };
+            air?: {
+                sill: boolean;
+                head: boolean;
+                "jamb-left": boolean;
+                "jamb-right": boolean;
+            };
+        };
         /** Apron assessment, version 1 */
         Assessment: {
             /** @constant */
@@ -969,6 +1042,7 @@ export interface components {
                 }[];
             };
             assemblies?: components["schemas"]["AssemblyFigures"][];
+            details?: components["schemas"]["DetailFigures"][];
             findings: components["schemas"]["Finding"][];
         };
         BriefContent: {

@@ -1,27 +1,6 @@
 <?php
 
-use Apron\File\DetailFormat;
-use Apron\File\Node;
-use Apron\Material\Catalogue;
-use Apron\Material\Materials;
-use Apron\Trace\DetailAssessment;
-
-function traced(array $detail): DetailAssessment
-{
-    return new DetailAssessment(DetailFormat::read(Node::of($detail), new Materials([], new Catalogue)));
-}
-
-/** The strip of a source that a place lies in. */
-function stripAt(array $shape, string $source, ?string $facet, float $u): ?array
-{
-    foreach ($shape['strips'] as $strip) {
-        if ($strip['source'] === $source && ($facet === null || $strip['facet'] === $facet) && $strip['u'][0] <= $u && $strip['u'][1] >= $u) {
-            return $strip;
-        }
-    }
-
-    return null;
-}
+require_once __DIR__.'/Support.php';
 
 it('comes to what its reasons say', function (array $detail, array $expected, string $reason) {
     $shape = traced($detail)->toArray(new Apron\Words(Apron\Quantity\UnitSystem::SI));

@@ -7,33 +7,7 @@
 // Expect: 'top@u' => [outcome, severity, lines] is the release at the top of the face in the strip at u; 'face@u' the worst of those just
 // under each interval; 'unit:facet@u' the unit's; 'penetration@u', 'fastener@u'. 'laps', 'joints', 'corners', 'head', 'sill', 'air' are checks.
 
-/** @param  list<array<mixed>>  $patches  [facet, rect, more] */
-function piece(string $id, string $kind, int $step, array $patches, array $more = []): array
-{
-    $rows = [];
-    foreach ($patches as $i => [$facet, $rect]) {
-        $rows[] = ['id' => "$id.$i", 'facet' => $facet, 'rect' => $rect] + ($patches[$i][2] ?? []);
-    }
-    $material = ['sheet' => 'polyolefin-wrap', 'metal' => 'steel-galvanised', 'unit' => 'window-unit', 'sealant' => 'sealant-silyl', 'board' => 'polyiso-foil', 'fluid' => 'fluid-permeable', 'tape' => 'seam-tape'][$kind] ?? 'membrane-sbs';
-
-    return $more + ['id' => $id, 'material' => $material, 'kind' => $kind, 'step' => $step, 'patches' => $rows];
-}
-
-/** A piece of one patch on the face. */
-function one(string $id, string $kind, int $step, array $rect, array $more = [], array $patch = []): array
-{
-    return piece($id, $kind, $step, [['face', $rect, $patch]], $more);
-}
-
-function wallDetail(array $pieces, array $more = []): array
-{
-    return ['id' => 'd', 'title' => 'case', 'facets' => ['face' => ['u' => [0, 1000], 'v' => [0, 1000]]], 'release' => 'face', 'pieces' => $pieces] + $more;
-}
-
-function openingDetail(array $pieces, array $opening = [], array $more = []): array
-{
-    return ['id' => 'd', 'title' => 'case', 'opening' => $opening + ['width_mm' => 1000, 'height_mm' => 1000, 'depth_mm' => 140, 'margin_mm' => 500, 'sill_pitch' => 'out', 'sill_fall_mm' => 10, 'back_dam_mm' => 25, 'head_of_water_mm' => 31], 'pieces' => $pieces] + $more;
-}
+require_once __DIR__.'/Support.php';
 
 $full = [0, 0, 1000, 1000];
 $upper = [0, 450, 1000, 1000];

@@ -1,0 +1,167 @@
+<?php
+
+use Apron\File\FileRefused;
+use Apron\Material\Catalogue;
+use Apron\Material\Materials;
+use Apron\Sequence\FlangedUnitInFastenedSheet;
+use Apron\Trace\Outcome;
+
+require_once __DIR__.'/Support.php';
+
+/** A wall of random sheets, strips and coats, no two in one step. */
+function randomWall(int $seed): array
+{
+    mt_srand($seed);
+    $pieces = [];
+    for ($i = 0, $n = mt_rand(2, 9); $i < $n; $i++) {
+        $kind = ['sheet', 'membrane', 'tape', 'metal', 'fluid', 'board'][mt_rand(0, 5)];
+        [$u, $v] = [10 * mt_rand(0, 80), 10 * mt_rand(0, 80)];
+        $rect = [$u, $v, $u + 10 * mt_rand(5, 100 - $u / 10), $v + 10 * mt_rand(5, 100 - $v / 10)];
+        $edges = array_filter(['top' => ['open', 'adhered', 'sealed', null][mt_rand(0, 3)], 'bottom' => ['open', 'adhered', 'sealed', null, null][mt_rand(0, 4)]]);
+        $pieces[] = one("p$i", $kind, $i + 1, $rect, $edges === [] ? [] : ['edges' => $edges], mt_rand(0, 8) === 0 ? ['drain' => true] : []);
+    }
+    if (mt_rand(0, 2) === 0) {
+        array_unshift($pieces, one('back', 'sheet', 1, [0, 0, 1000, 1000]));
+        $pieces = array_map(fn (array $p, int $i) => ['step' => $i + 1] + $p, $pieces, array_keys($pieces));
+    }
+    $pipe = mt_rand(0, 2) === 0 ? ['penetrations' => [['id' => 'pipe', 'facet' => 'face', 'rect' => [400, 500, 500, 600], 'sealed_to' => [$pieces[mt_rand(0, count($pieces) - 1)]['id']]]]] : [];
+
+    return wallDetail($pieces, $pipe);
+}
+
+/** Outcome, lines and severity by source at each of many places. */
+function sampled(array $shape, ?callable $u = null): array
+{
+    $rows = [];
+    foreach (['top', 'face'] as $source) {
+        for ($x = 5; $x < 1000; $x += 10) {
+            $strip = stripAt($shape, $source, null, $u === null ? $x : $u($x));
+            $rows["$source $x"] = [$strip['outcome'], $strip['severity'], $strip['lines']];
+        }
+    }
+
+    return $rows;
+}
+
+function shapeOf(array $detail): array
+{
+    return traced($detail)->toArray(new Apron\Words(Apron\Quantity\UnitSystem::SI));
+}
+
+/** Every length of a detail times a factor. */
+function scaled(array $detail, float $k): array
+{
+    $detail['facets']['face'] = array_map(fn (array $r) => array_map(fn ($x) => $x * $k, $r), $detail['facets']['face']);
+    foreach ($detail['pieces'] as &$piece) {
+        foreach ($piece['patches'] as &$patch) {
+            $patch['rect'] = array_map(fn ($x) => $x * $k, $patch['rect']);
+        }
+    }
+    foreach ($detail['penetrations'] ?? [] as $i => $pipe) {
+        $detail['penetrations'][$i]['rect'] = array_map(fn ($x) => $x * $k, $pipe['rect']);
+    }
+
+    return $detail;
+}
+
+it('comes to the same at every scale', function (int $seed) {
+    $detail = randomWall($seed);
+    expect(sampled(shapeOf(scaled($detail, 2.5)), fn ($x) => $x * 2.5))->toBe(sampled(shapeOf($detail)));
+})->with(range(1, 25));
+
+it('mirrors left and right', function (int $seed) {
+    $detail = randomWall($seed);
+    $mirrored = $detail;
+    foreach ($mirrored['pieces'] as &$piece) {
+        foreach ($piece['patches'] as &$patch) {
+            [$u0, $v0, $u1, $v1] = $patch['rect'];
+            $patch['rect'] = [1000 - $u1, $v0, 1000 - $u0, $v1];
+        }
+    }
+    unset($piece, $patch);
+    foreach ($mirrored['penetrations'] ?? [] as $i => $pipe) {
+        [$u0, $v0, $u1, $v1] = $pipe['rect'];
+        $mirrored['penetrations'][$i]['rect'] = [1000 - $u1, $v0, 1000 - $u0, $v1];
+    }
+    expect(sampled(shapeOf($mirrored), fn ($x) => 1000 - $x))->toBe(sampled(shapeOf($detail)));
+})->with(range(1, 25));
+
+it('is not changed by splitting a patch into two joined ones', function (int $seed, bool $level) {
+    $detail = randomWall($seed);
+    $which = mt_rand(0, count($detail['pieces']) - 1);
+    $patch = $detail['pieces'][$which]['patches'][0];
+    [$u0, $v0, $u1, $v1] = $patch['rect'];
+    $cut = $level ? round(($v0 + $v1) / 2) + 1 : round(($u0 + $u1) / 2) + 1;
+    $split = $detail;
+    // The drain is at the foot: of a level split only the lower has it.
+    $upper = array_diff_key($patch, $level ? ['drain' => 1] : []);
+    $split['pieces'][$which]['patches'] = $level
+        ? [['id' => 'a', 'rect' => [$u0, $cut, $u1, $v1], 'joined' => ['j']] + $upper, ['id' => 'b', 'rect' => [$u0, $v0, $u1, $cut], 'joined' => ['j']] + $patch]
+        : [['id' => 'a', 'rect' => [$u0, $v0, $cut, $v1], 'joined' => ['j']] + $patch, ['id' => 'b', 'rect' => [$cut, $v0, $u1, $v1], 'joined' => ['j']] + $patch];
+    [$a, $b] = [shapeOf($detail), shapeOf($split)];
+    expect(sampled($b))->toBe(sampled($a))->and($b['joints'])->toEqual($a['joints']);
+    // One lap of a split patch may be told as two; its size and verdict are the same.
+    $laps = fn (array $shape) => array_values(array_unique(array_map(fn (array $l) => json_encode([$l['outer'], $l['inner'], $l['verdict'], $l['reversed']]), array_filter($shape['laps'], fn (array $l) => $l['direction'] === 'horizontal'))));
+    if ($level) {
+        expect(array_diff($laps($a), $laps($b)))->toBe([]);
+    }
+})->with(range(1, 25))->with([true, false]);
+
+it('is never made worse by a patch wholly under everything else', function (int $seed) {
+    $detail = randomWall($seed);
+    $under = $detail;
+    foreach ($under['pieces'] as $i => $piece) {
+        $under['pieces'][$i]['step'] = $piece['step'] + 1;
+    }
+    array_unshift($under['pieces'], one('under', 'sheet', 1, [0, 0, 1000, 1000]));
+    $rank = array_flip(array_map(fn (Outcome $o) => $o->value, Outcome::cases()));
+    [$before, $after] = [sampled(shapeOf($detail)), sampled(shapeOf($under))];
+    foreach ($before as $place => [$outcome]) {
+        // What fell past bare wall now goes on: it may be let out, or kept in by something bonded farther down, never wet the wall.
+        expect($after[$place][0])->not->toBe('wets substrate')->and($outcome === 'wets substrate' || $rank[$after[$place][0]] <= $rank[$outcome])->toBeTrue("$place: $outcome → {$after[$place][0]}");
+    }
+})->with(array_values(array_filter(range(1, 60), fn (int $seed) => (randomWall($seed)['penetrations'] ?? []) === [])));
+
+it('gives every strip an end, and as many lines of defence as an outcome allows', function (int $seed) {
+    foreach (shapeOf(randomWall($seed))['strips'] as $strip) {
+        expect($strip['path'])->not->toBe([]);
+        if (in_array($strip['outcome'], ['trapped', 'wets substrate'], true)) {
+            expect($strip['lines'])->toBe(0)->and($strip['severity'])->toBe('fail');
+        } else {
+            expect($strip['lines'] === null || $strip['lines'] >= 0)->toBeTrue();
+        }
+    }
+})->with(range(100, 140));
+
+it('finds what the generator promises over a grid of sizes: nothing worse than the bond of its slit tapes, and no short lap or open joint', function (int $w, int $h, int $d) {
+    $detail = (new FlangedUnitInFastenedSheet)->make('o', 'O', ['width_mm' => $w, 'height_mm' => $h, 'depth_mm' => $d], new Materials([], new Catalogue));
+    $assessed = new Apron\Trace\DetailAssessment($detail);
+    expect($assessed->worst())->toBe(FlangedUnitInFastenedSheet::WORST)->and($assessed->severity()->value)->toBe('caution');
+    foreach ($assessed->strips as $strip) {
+        if ($strip->outcome === Outcome::ReliesOnBond) {
+            // Only over the width of a tape.
+            expect($strip->told->path)->not->toBe([])->and(array_filter($strip->told->path, fn (array $e) => $e['code'] === 'trace.bond' && str_starts_with($e['at'], 'slit-tape')))->not->toBe([]);
+        }
+    }
+    expect(array_filter($assessed->laps, fn ($lap) => $lap->verdict->value === 'fail'))->toBe([])->and(array_filter($assessed->joints, fn ($j) => $j['verdict']->value === 'fail'))->toBe([])
+        ->and($assessed->corners['bottom-left']->value)->toBe('pass')->and($assessed->head)->toEqual(['head-strip' => Apron\Severity::Pass])->and($assessed->sill['outer_joint']->value)->toBe('pass');
+})->with([[400, 450, 90], [610, 700, 140], [900, 1200, 184], [1220, 2100, 235], [2400, 1200, 140], [5800, 3000, 300]]);
+
+it('refuses an order that contradicts itself, with the patch', function (array $pieces, string $pointer, string $why) {
+    try {
+        traced(wallDetail($pieces));
+    } catch (FileRefused $refused) {
+        expect($refused->getMessage())->toContain($pointer)->toContain($why);
+
+        return;
+    }
+    expect('refused')->toBe('read');
+})->with([
+    'the same step' => [[one('a', 'sheet', 1, [0, 0, 1000, 600]), one('b', 'sheet', 1, [0, 400, 1000, 1000])], '/pieces/1/patches/0', 'different steps'],
+    'tucks in a circle' => [[one('a', 'sheet', 1, [0, 0, 1000, 600], ['under' => 'b']), one('b', 'sheet', 2, [0, 400, 1000, 1000], ['under' => 'a'])], '/pieces/0/patches/0', 'circle'],
+    'no edge to go under' => [[one('a', 'fluid', 1, [0, 400, 1000, 1000]), one('b', 'metal', 2, [0, 0, 1000, 600], ['under' => 'a'])], '/pieces/1/patches/0', 'open edge'],
+    'a weave' => [[one('m', 'sheet', 2, [0, 200, 1000, 800]), piece('s', 'sheet', 1, [['face', [0, 500, 1000, 1000], ['joined' => ['j'], 'step' => 3]], ['face', [0, 0, 1000, 500], ['joined' => ['j'], 'step' => 1]]])], '/pieces/1/patches', 'weave'],
+    'outside its facet' => [[one('a', 'sheet', 1, [0, 0, 1200, 600])], '/pieces/0/patches/0/rect', 'within the facet'],
+    'no size' => [[one('a', 'sheet', 1, [0, 0, 0, 600])], '/pieces/0/patches/0/rect', 'u0 < u1'],
+    'turned inside out' => [[one('a', 'sheet', 1, [0, 600, 100, 0])], '/pieces/0/patches/0/rect', 'v0 < v1'],
+]);
