@@ -55,7 +55,7 @@ final class ProjectStore
     {
         $core = $this->open($project);
         $units ??= $core->units;
-        $hash = hash('sha256', Assessment::FORMAT.$this->catalogue->version.$units->value.ProjectFormat::write($core));
+        $hash = hash('sha256', Assessment::FORMAT.Assessment::EDITION.$this->catalogue->version.$units->value.ProjectFormat::write($core));
         if ($project->assessed_hash === $hash && $project->assessment !== null) {
             return $project->assessment;
         }

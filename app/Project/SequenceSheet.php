@@ -5,9 +5,14 @@ namespace App\Project;
 use Apron\Detail\Detail;
 use Apron\Detail\Step;
 use Apron\File\DetailWriter;
+use Apron\Finding;
 use Apron\Inspection\Check;
 use Apron\Inspection\OpeningChecks;
 use Apron\Sequence\CutList;
+use Apron\Trace\DetailAssessment;
+use Apron\Trace\HalfBuilt;
+use Apron\Trace\Outcome;
+use Apron\Trace\StripResult;
 use Apron\Words;
 
 /** One detail as its sheet, its step cards and the report show it: the file's shape with the words put to it. */
@@ -31,6 +36,28 @@ final class SequenceSheet
             ], $detail->steps),
             'cut_list' => CutList::of($detail),
             'checks' => array_map(fn (Check $check): array => self::check($check, $words), OpeningChecks::of($detail)),
+            'findings' => array_map(fn (Finding $finding): array => ['severity' => $finding->severity->value, 'key' => $finding->key()] + $words->of($finding), Finding::worstFirst((new DetailAssessment($detail))->findings())),
+            'rain' => array_map(fn (array $state): array => self::rain($state, $words), HalfBuilt::eachStep($detail)),
+        ];
+    }
+
+    /**
+     * @param  array{step: int, worst: Outcome, safe: bool, wets: list<string>, strips: list<StripResult>}  $state
+     * @return array<string, mixed>
+     */
+    private static function rain(array $state, Words $words): array
+    {
+        return [
+            'step' => $state['step'],
+            'worst' => $state['worst']->value,
+            'safe' => $state['safe'],
+            'wets' => array_map(fn (string $facet): string => $words->listed('facet', $facet), $state['wets']),
+            'strips' => array_map(fn (StripResult $strip): array => [
+                'source' => $strip->source, 'facet' => $strip->facet, 'u' => [$strip->u0, $strip->u1], 'outcome' => $strip->outcome->value, 'severity' => $strip->severity->value,
+                'lines' => $strip->lines, 'path' => DetailAssessment::path($strip->told, $words),
+                'at' => array_combine(['facet', 'u', 'v'], $strip->told->worstAt()),
+                'route' => array_map(fn (array $at): array => ['facet' => $at[0], 'u' => $at[1], 'v' => $at[2]], $strip->told->route),
+            ], $state['strips']),
         ];
     }
 

@@ -68,11 +68,22 @@ final class Rain
     {
         $lines = $this->defence($place);
         $run = new Run($lines === PHP_INT_MAX ? null : $lines);
+        $s = $this->strips->breaks[$place[0]][$place[1]][$place[2]];
+        $run->route[] = [$place[0], $this->middle($place), $this->strips->runsIn($place[0]) ? $s : -$s];
+
         if ($place[3] === -1) {
             $run->add($this->wet($place[0]), 'trace.on-bare', $place[0], $this->elevation($place));
         }
 
         return $this->walk($place, $run);
+    }
+
+    /** @param  array{string, int, int, int}  $place */
+    private function middle(array $place): float
+    {
+        [$u0, $u1] = $this->strips->of[$place[0]][$place[1]];
+
+        return ($u0 + $u1) / 2;
     }
 
     /** @param  array{string, int, int, int}  $place */
@@ -106,6 +117,7 @@ final class Rain
     {
         while (true) {
             $way = $this->ways($place)[0];
+            $run->route[] = [$place[0], $this->middle($place), $this->elevation($place)];
             foreach ($way->events as [$outcome, $code, $at]) {
                 $run->add($outcome, $code, $at, $this->elevation($place));
             }

@@ -1130,6 +1130,21 @@ export interface components {
                 width_mm: number;
             }[];
             checks: components["schemas"]["Check"][];
+            findings: {
+                /** @enum {string} */
+                severity: "fail" | "caution" | "note" | "pass";
+                key: string;
+                title: string;
+                reason: string;
+                remedy: string;
+            }[];
+            rain: {
+                step: number;
+                worst: string;
+                safe: boolean;
+                wets: string[];
+                strips: components["schemas"]["RainStrip"][];
+            }[];
         };
         SiteCheck: {
             id: string;
@@ -1256,6 +1271,26 @@ export interface components {
                 south: number | null;
                 west: number | null;
             } | null;
+        };
+        RainStrip: {
+            source: string;
+            facet: string;
+            u: number[];
+            outcome: string;
+            /** @enum {string} */
+            severity: "fail" | "caution" | "note" | "pass";
+            lines: number | null;
+            path: string[];
+            route: {
+                facet: string;
+                u: number;
+                v: number;
+            }[];
+            at: {
+                facet: string;
+                u: number;
+                v: number;
+            };
         };
     };
     responses: never;

@@ -21,6 +21,7 @@ export type Severity = Finding['severity'];
 export type ProjectDocuments = Schemas['ProjectDocuments'];
 export type ProjectFile = Schemas['ProjectFile'];
 export type SequenceSheet = Schemas['SequenceSheet'];
+export type RainStrip = Schemas['RainStrip'];
 export type SiteSheet = Schemas['SiteSheet'];
 export type SiteCheck = Schemas['SiteCheck'];
 export type SiteEvent = Schemas['SiteEvent'];

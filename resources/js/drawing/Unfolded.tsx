@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import type { Check, Detail, Patch, Piece, SequenceSheet, Units } from '../api/types';
+import type { Check, Detail, Patch, Piece, RainStrip, SequenceSheet, Units } from '../api/types';
 import { show } from '../quantity/show';
 import { Hatch } from './Hatch';
 
@@ -17,10 +17,15 @@ interface Props {
   /** mm on the face to show; the whole of it where left out */
   window?: [u0: number, v0: number, u1: number, v1: number];
   dimensions?: boolean;
+  /** where water goes, drawn over the pieces */
+  rain?: RainStrip[] | undefined;
+  strip?: RainStrip | null;
+  onStrip?: (strip: RainStrip) => void;
+  running?: boolean;
 }
 
 /** An opening unfolded flat, seen from outside: the returns laid back into the hole, pieces in the order they are laid. */
-export function Unfolded({ sheet, step, units, selected = null, onSelect, measured = null, window, dimensions = true }: Props) {
+export function Unfolded({ sheet, step, units, selected = null, onSelect, measured = null, window, dimensions = true, rain, strip = null, onStrip, running = false }: Props) {
   const clip = useId();
   const detail = sheet.detail;
   const opening = detail.opening;
@@ -82,6 +87,7 @@ export function Unfolded({ sheet, step, units, selected = null, onSelect, measur
           {!window && <text x={box(patch).x + 8} y={box(patch).y - 8} fontSize="20" stroke="#fff" strokeWidth="6" paintOrder="stroke">flap, held up until step {patch.step}</text>}
         </g>
       ))}
+      {rain?.map((r, i) => <Water key={i} {...{ r, box, onStrip, running }} chosen={r === strip} />)}
       {!window && laid.map(({ piece, patch }) => {
         const number = patch.step ?? piece.step;
         if (patch.facet !== 'face' || numbered.has(`${piece.id}${number}`)) return null;
@@ -177,6 +183,25 @@ function Measured({ measured, box, size }: { measured: NonNullable<Check['measur
     <g pointerEvents="none">
       <path d={path} fill="none" stroke="#fff" strokeWidth="12" /><path d={path} fill="none" stroke="var(--color-fail)" strokeWidth="6" />
       <text x={upright ? at.x + 20 : at.x + at.width / 2} y={upright ? at.y + at.height / 2 + 9 : at.y - 22} fontSize={size + 8} fontWeight="700" textAnchor={upright ? 'start' : 'middle'} fill="var(--color-fail)" stroke="#fff" strokeWidth="7" paintOrder="stroke">here</text>
+    </g>
+  );
+}
+
+const RAIN: Record<RainStrip['severity'], { colour: string; dash: string }> = { fail: { colour: 'var(--color-fail)', dash: '' }, caution: { colour: 'var(--color-caution)', dash: '16 7' }, note: { colour: 'var(--color-water)', dash: '3 7' }, pass: { colour: 'var(--color-water)', dash: '' } };
+
+/** The way of the water in one strip: a line down through every facet it crosses, ended by the mark of what comes of it. */
+function Water({ r, box, chosen, onStrip, running }: { r: RainStrip; box: (p: Pick<Patch, 'facet' | 'rect'>) => { x: number; y: number; width: number; height: number }; chosen: boolean; onStrip: ((r: RainStrip) => void) | undefined; running: boolean }) {
+  const points = r.route.map((p) => box({ facet: p.facet, rect: [p.u, p.v, p.u, p.v] }));
+  const d = points.map((p, i) => `${i === 0 ? 'M' : 'L'}${p.x} ${p.y}`).join('');
+  const end = box({ facet: r.at.facet, rect: [r.at.u, r.at.v, r.at.u, r.at.v] });
+  const { colour, dash } = RAIN[r.severity];
+  return (
+    <g onClick={() => onStrip?.(r)} style={{ cursor: 'pointer' }} data-water={r.outcome} data-source={r.source}>
+      <path d={d} fill="none" stroke="#fff" strokeWidth={chosen ? 13 : 8} strokeLinejoin="round" opacity="0.85" />
+      <path d={d} fill="none" stroke={colour} strokeWidth={chosen ? 8 : r.severity === 'pass' ? 2.4 : 4.4} strokeDasharray={dash} strokeLinejoin="round" className={running ? 'water-runs' : undefined} pathLength={running ? 100 : undefined} />
+      <path d={d} fill="none" stroke="transparent" strokeWidth="24" />
+      {r.severity === 'fail' && <rect x={end.x - 11} y={end.y - 11} width="22" height="22" fill={colour} stroke="#fff" strokeWidth="3" />}
+      {r.severity === 'caution' && <path d={`M${end.x} ${end.y - 12}l13 22h-26z`} fill={colour} stroke="#fff" strokeWidth="3" />}
     </g>
   );
 }

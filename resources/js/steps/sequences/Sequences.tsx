@@ -2,19 +2,20 @@ import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useDocuments, useProjectId, useSequence } from '../../api/hooks';
 import { post, put, Refused } from '../../api/client';
-import type { Detail, Doc, SequenceSheet } from '../../api/types';
+import type { Detail, Doc, RainStrip, SequenceSheet } from '../../api/types';
 import { Unfolded } from '../../drawing/Unfolded';
 import { show } from '../../quantity/show';
 import { Frame } from '../../ui/Frame';
 import { useKeys } from '../../ui/keys';
 import { QuantityField } from '../../ui/QuantityField';
 import { RemoveDocument } from '../../ui/RemoveDocument';
+import { SeverityMark, severityColour } from '../../ui/severity';
 import { SaveState } from '../../ui/SaveState';
 import { useDraft } from '../../ui/useDraft';
 import { useUnits } from '../../ui/units';
 
 const METHOD = 'flanged-unit-in-fastened-sheet';
-const OWN_KEYS: [string, string][] = [['← →', 'a step back, a step on'], ['Home End', 'the first step, the last']];
+const OWN_KEYS: [string, string][] = [['r', 'run the rain on it as it stands after this step; again to stop'], ['[ ]', 'the strip of rain before, the next'], ['← →', 'a step back, a step on'], ['Home End', 'the first step, the last']];
 
 export default function Sequences() {
   const documents = useDocuments();
@@ -67,12 +68,19 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
   const [step, setStep] = useState<number>();
   const [piece, setPiece] = useState<string | null>(null);
   const [why, setWhy] = useState<string | null>(null);
+  const [raining, setRaining] = useState(false);
+  const [strip, setStrip] = useState<number | null>(null);
   // What was generated a moment ago is drawn at once; the stored sheet follows when it has been saved.
   const sheet = made && made.detail === draft.content ? made : stored.data && { ...stored.data, detail: draft.content };
   const last = sheet?.steps.at(-1)?.number ?? 1;
   const at = Math.min(step ?? last, last);
-  const go = (to: number) => { setStep(Math.max(1, Math.min(last, to))); setPiece(null); };
-  useKeys({ ArrowRight: () => go(at + 1), ArrowLeft: () => go(at - 1), Home: () => go(1), End: () => go(last), undo: draft.undo, redo: draft.redo });
+  const go = (to: number) => { setStep(Math.max(1, Math.min(last, to))); setPiece(null); setStrip(null); };
+  const rain = sheet?.rain.find((state) => state.step === at);
+  // The same water let go lower down is not drawn again unless it fares worse.
+  const strips = rain?.strips.filter((s) => s.source !== 'face' || s.severity === 'fail') ?? [];
+  const chosen = strip === null ? null : strips[strip] ?? null;
+  const walk = (by: number) => { setRaining(true); setPiece(null); setStrip((i) => (i === null ? 0 : (i + by + strips.length) % Math.max(1, strips.length))); };
+  useKeys({ ArrowRight: () => go(at + 1), ArrowLeft: () => go(at - 1), Home: () => go(1), End: () => go(last), r: () => { setRaining((on) => !on); setStrip(null); }, ']': () => walk(1), '[': () => walk(-1), undo: draft.undo, redo: draft.redo });
   useEffect(() => setMade(undefined), [units]);
 
   const opening = draft.content.opening;
@@ -98,7 +106,7 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
   );
 
   return (
-    <Frame sheet={`5 Sequence ${doc.key}`} keys={OWN_KEYS} reckoning={sheet && <StepCard {...{ sheet, step: at, piece, draft, mayEdit }} />}>
+    <Frame sheet={`5 Sequence ${doc.key}`} keys={OWN_KEYS} reckoning={sheet && <StepCard {...{ sheet, step: at, piece, draft, mayEdit, chosen }} />}>
       <div className="flex h-full min-h-[600px] flex-col px-6 py-3">
         {list}
         <label className="sr-only" htmlFor="detail-title">Title</label>
@@ -107,16 +115,17 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
           {size('width_mm', 'Opening, width', opening?.width_mm)}
           {size('height_mm', 'height', opening?.height_mm)}
           {size('depth_mm', 'depth of the return', opening?.depth_mm)}
+          <button className="act" aria-pressed={raining} onClick={() => { setRaining(!raining); setStrip(null); }}>{raining ? 'stop the rain' : 'run the rain'} <span className="key">r</span></button>
           <span className="text-[11px] text-faint">flanged unit, fastened sheet<br />unfolded flat, seen from outside</span>
           {mayEdit && <span className="ml-auto"><RemoveDocument kind="detail" id={doc.key} name={draft.content.title} lost="Its checks go with it; what was read on site stays in the record." after={`/p/${project}/sequences`} /></span>}
         </div>
         {why && <p role="alert" className="text-fail">{why}</p>}
-        <div className="min-h-0 grow py-1">{sheet && <Unfolded sheet={sheet} step={at} units={units} selected={piece} onSelect={setPiece} />}</div>
+        <div className="min-h-0 grow py-1">{sheet && <Unfolded sheet={sheet} step={at} units={units} selected={piece} onSelect={(id) => { setPiece(id); setStrip(null); }} {...(raining ? { rain: strips, strip: chosen, onStrip: (r) => { setStrip(strips.indexOf(r)); setPiece(null); }, running: true } : {})} />}</div>
         <ol className="flex gap-[6px] pb-1" aria-label="Steps of the work">
           {sheet?.steps.map((s) => (
             <li key={s.number} className="min-w-0 flex-1">
               <button aria-current={s.number === at ? 'step' : undefined} data-step={s.number} className={`block w-full pt-1 text-[11px] leading-tight ${s.number === at ? 'border-t-[5px] border-ink font-bold' : s.number < at ? 'border-t-2 border-ink' : 'border-t-2 border-hair text-faint'}`} onClick={() => go(s.number)}>
-                {s.number} {s.short}
+                {s.number} {s.short}{sheet.rain.find((state) => state.step === s.number)?.safe && <span className="block font-normal text-pass" data-stop={s.number}>may stop here</span>}
               </button>
             </li>
           ))}
@@ -126,13 +135,27 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
   );
 }
 
-function StepCard({ sheet, step, piece, draft, mayEdit }: { sheet: SequenceSheet; step: number; piece: string | null; draft: ReturnType<typeof useDraft<Detail>>; mayEdit: boolean }) {
+const RELEASED: Record<string, string> = { top: 'at the top of the face', face: 'behind the cladding', unit: 'at the unit', penetration: 'at the pipe', fastener: 'at the fastener' };
+
+function StepCard({ sheet, step, piece, draft, mayEdit, chosen: strip }: { sheet: SequenceSheet; step: number; piece: string | null; draft: ReturnType<typeof useDraft<Detail>>; mayEdit: boolean; chosen: RainStrip | null }) {
   const { units } = useUnits();
   const other = units === 'si' ? 'us' : 'si';
   const now = sheet.steps.find((s) => s.number === step);
   const chosen = piece ? sheet.detail.pieces.find((p) => p.id === piece) : undefined;
   const cuts = chosen ? sheet.cut_list.filter((row) => row.pieces.includes(chosen.id)) : sheet.cut_list.filter((row) => row.step === step);
   const checks = sheet.checks.filter((c) => c.step === step);
+  const rain = sheet.rain.find((state) => state.step === step);
+  const last = step === sheet.steps.at(-1)?.number;
+  if (strip) {
+    return (
+      <section data-strip={strip.outcome}>
+        <h2 className={`flex gap-2 pb-1 text-[15px] font-bold ${severityColour(strip.severity)}`}><span className="pt-[4px]"><SeverityMark severity={strip.severity} /></span>{strip.outcome}</h2>
+        <p className="text-faint">released {RELEASED[strip.source]}, {show(strip.u[0], 'length', units)} to {show(strip.u[1], 'length', units)}{(strip.lines ?? 0) > 0 ? ` · lines of defence: ${strip.lines}` : ''}</p>
+        <ol className="list-decimal py-2 pl-5">{strip.path.map((words, i) => <li key={i} className="py-[2px]">It {words}.</li>)}</ol>
+        <p className="border-t border-hair py-2 text-[11px] text-faint">Followed straight down. Wind, wicking and water that runs sideways are outside of it.</p>
+      </section>
+    );
+  }
   return (
     <>
       <h2 className="pb-1 text-[15px] font-bold">{chosen ? sheet.names[chosen.id] : `${step} · ${now?.title ?? ''}`}</h2>
@@ -153,7 +176,14 @@ function StepCard({ sheet, step, piece, draft, mayEdit }: { sheet: SequenceSheet
           <ul>{checks.map((c) => <li key={c.id} className="flex justify-between gap-2"><span>{c.title}</span><span className="whitespace-nowrap font-semibold">{c.least_mm === null ? 'look' : `≥ ${show(c.least_mm, 'length', units)}`}</span></li>)}</ul>
         </section>
       )}
-      <p className="border-t border-hair py-2 text-[11px] text-faint">Figures of common practice; a maker’s data sheet wins. The rain has not been run on this detail: that part is not built yet.</p>
+      {!chosen && rain && <p className="border-t border-hair py-2" data-tonight={rain.safe}><span className="font-semibold">{rain.safe ? 'Work may stop here.' : 'Not to be left so overnight.'}</span> {rain.safe ? 'A shower tonight wets nothing and is trapped nowhere.' : `A shower tonight ${rain.worst === 'trapped' ? 'is trapped at' : 'wets'} ${rain.wets.join(', ')}: hang a sheet over it from above the head.`}</p>}
+      {!chosen && last && sheet.findings.map((f) => (
+        <article key={f.key} className="border-t border-hair py-2" data-finding={f.key.split('@')[0]}>
+          <h3 className={`flex gap-2 font-semibold ${severityColour(f.severity)}`}><span className="pt-[3px]"><SeverityMark severity={f.severity} /></span>{f.title}</h3>
+          <p>{f.reason}</p>{f.remedy && <p className="mt-1">→ {f.remedy}</p>}
+        </article>
+      ))}
+      <p className="border-t border-hair py-2 text-[11px] text-faint">Figures of common practice; a maker’s data sheet wins. The rain is followed straight down: wind, wicking and what runs sideways are outside of it.</p>
       <SaveState {...draft} mayEdit={mayEdit} />
     </>
   );
