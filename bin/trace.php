@@ -41,7 +41,7 @@ foreach ($project->details as $detail) {
             "\n  %s, %s, %s to %s: %s (%s)%s\n", $words->listed('release', $strip->source), $words->listed('facet', $strip->facet), $show->figure('u_mm', $strip->u0), $show->figure('u_mm', $strip->u1),
             $strip->outcome->value, $strip->severity->value, $strip->lines > 0 ? ", lines of defence $strip->lines" : '',
         );
-        foreach (DetailAssessment::path($strip->told, $words) as $step) {
+        foreach (DetailAssessment::path($strip->told(), $words) as $step) {
             echo "    it $step\n";
         }
     }

@@ -25,6 +25,12 @@ final class Crossing
     /** @var list<Laid> */
     private readonly array $column;
 
+    /** @var array<int, array{int, int}> by order: the first and the last break of each patch of the column */
+    private readonly array $span;
+
+    /** the break that is crossed */
+    private readonly int $break;
+
     private readonly ?Laid $carrier;
 
     /** @var list<array{Outcome, string, string}> what has happened at this crossing so far */
@@ -32,6 +38,9 @@ final class Crossing
 
     /** @var list<Way> */
     private array $ways = [];
+
+    /** @var list<Laid>|null */
+    private ?array $outboard = null;
 
     /** @param  array{string, int, int, int}  $place */
     public function __construct(private readonly Rain $rain, array $place)
@@ -43,6 +52,8 @@ final class Crossing
         $this->u = ($u0 + $u1) / 2;
         $this->s = $strips->breaks[$this->facet][$this->strip][$this->interval + 1];
         $this->column = $strips->column[$this->facet][$this->strip];
+        $this->span = $strips->span[$this->facet][$this->strip];
+        $this->break = $this->interval + 1;
     }
 
     /** @return non-empty-list<Way> */
@@ -60,7 +71,7 @@ final class Crossing
     private function drains(): bool
     {
         $c = $this->carrier;
-        if ($c === null || ! $c->patch->drain || $this->rain->strips->end($c) !== $this->s) {
+        if ($c === null || ! $c->patch->drain || $this->span[$c->order][1] !== $this->break) {
             return false;
         }
         foreach ($this->outboard() as $over) {
@@ -125,7 +136,7 @@ final class Crossing
 
             return;
         }
-        if ($this->rain->strips->end($c) !== $this->s) {
+        if ($this->span[$c->order][1] !== $this->break) {
             $this->begin($c, $this->events, 0, []);
 
             return;
@@ -172,8 +183,7 @@ final class Crossing
     {
         $failing = [];
         foreach ($this->column as $p) {
-            $outboard = $carrier === null || $p->order > $carrier->order;
-            if (! $outboard || $this->rain->strips->start($p) !== $this->s || $this->joinedAbove($p) || in_array($p, $past, true) || $this->shielded($carrier, $p)) {
+            if ($this->span[$p->order][0] !== $this->break || $p->order <= ($carrier->order ?? -1) || $this->joinedAbove($p) || in_array($p, $past, true) || $this->shielded($carrier, $p)) {
                 continue;
             }
             $edge = $p->edge($this->rain->strips->startSide($this->facet), $this->u);
@@ -300,7 +310,7 @@ final class Crossing
             }
             $inboard = null;
             foreach ($this->column as $below) {
-                $inboard = $below->order < $c->order && $this->rain->covers($below, $this->facet, $this->strip, $this->interval) ? ($this->joinedOn($below, $facet, $strip, $interval) ?? $inboard) : $inboard;
+                $inboard = $below->order < $c->order && ($this->span[$below->order][0] <= $this->interval && $this->span[$below->order][1] > $this->interval) ? ($this->joinedOn($below, $facet, $strip, $interval) ?? $inboard) : $inboard;
             }
             $events = $inboard === null ? [...$this->events, $this->rain->wetEvent($facet, $butt === null ? 'trace.nothing-below' : 'trace.open-joint', $c->piece->id)] : $this->events;
             // Through an open joint the water is behind whatever began there.
@@ -424,7 +434,7 @@ final class Crossing
     private function joinedOn(Laid $l, string $facet, int $strip, int $interval): ?Laid
     {
         foreach ($l->joined as $other) {
-            if ($other->patch->facet === $facet && in_array($other, $this->rain->strips->column[$facet][$strip], true) && $this->rain->covers($other, $facet, $strip, $interval)) {
+            if ($other->patch->facet === $facet && $this->rain->covers($other, $facet, $strip, $interval)) {
                 return $other;
             }
         }
@@ -436,7 +446,7 @@ final class Crossing
     private function joinedFromHere(Laid $p): bool
     {
         foreach ($p->joined as $other) {
-            if (in_array($other, $this->column, true)) {
+            if ($other->patch->facet === $this->facet && isset($this->span[$other->order])) {
                 return true;
             }
         }
@@ -459,7 +469,7 @@ final class Crossing
     /** Whether the carrier itself goes on over the hole. */
     private function carried(): bool
     {
-        return $this->carrier !== null && ($this->rain->strips->end($this->carrier) !== $this->s || $this->joinedBelow($this->carrier) !== null);
+        return $this->carrier !== null && ($this->span[$this->carrier->order][1] !== $this->break || $this->joinedBelow($this->carrier) !== null);
     }
 
     private function foldsIntoHead(Laid $l): bool
@@ -481,16 +491,23 @@ final class Crossing
     /** @return list<Laid> patches over this interval outboard of the carrier, nearest first */
     private function outboard(): array
     {
-        return array_values(array_filter(
-            $this->column,
-            fn (Laid $l): bool => ($this->carrier === null || $l->order > $this->carrier->order) && $this->rain->covers($l, $this->facet, $this->strip, $this->interval),
-        ));
+        if ($this->outboard === null) {
+            $this->outboard = [];
+            foreach ($this->column as $l) {
+                [$first, $last] = $this->span[$l->order];
+                if ($l->order > ($this->carrier->order ?? -1) && $first <= $this->interval && $last > $this->interval) {
+                    $this->outboard[] = $l;
+                }
+            }
+        }
+
+        return $this->outboard;
     }
 
     /** Whether a patch over this interval covers what is below as well, itself or by one it is joined to. */
     private function goesOn(Laid $l): bool
     {
-        if ($this->rain->strips->end($l) !== $this->s) {
+        if ($this->span[$l->order][1] !== $this->break) {
             return true;
         }
         $breaks = $this->rain->strips->breaks[$this->facet][$this->strip];
@@ -506,7 +523,7 @@ final class Crossing
     private function joinedBelow(Laid $l): ?Laid
     {
         foreach ($l->joined as $other) {
-            if ($other->patch->facet === $this->facet && in_array($other, $this->column, true) && $this->rain->strips->start($other) === $this->s) {
+            if ($other->patch->facet === $this->facet && ($this->span[$other->order][0] ?? -1) === $this->break) {
                 return $other;
             }
         }
@@ -517,7 +534,7 @@ final class Crossing
     private function joinedAbove(Laid $l): bool
     {
         foreach ($l->joined as $other) {
-            if ($other->patch->facet === $this->facet && in_array($other, $this->column, true) && $this->rain->strips->end($other) === $this->s) {
+            if ($other->patch->facet === $this->facet && ($this->span[$other->order][1] ?? -1) === $this->break) {
                 return true;
             }
         }
@@ -530,8 +547,8 @@ final class Crossing
     {
         $found = null;
         foreach ($this->column as $l) {
-            if ($l->order < $c->order && $this->rain->covers($l, $this->facet, $this->strip, $this->interval) && $this->goesOn($l)) {
-                $found = $this->rain->strips->end($l) === $this->s ? $this->joinedBelow($l) : $l;
+            if ($l->order < $c->order && ($this->span[$l->order][0] <= $this->interval && $this->span[$l->order][1] > $this->interval) && $this->goesOn($l)) {
+                $found = $this->span[$l->order][1] === $this->break ? $this->joinedBelow($l) : $l;
             }
         }
 
@@ -542,7 +559,7 @@ final class Crossing
     {
         $found = null;
         foreach ($this->column as $l) {
-            $found = $l->order < $c->order && $this->rain->covers($l, $this->facet, $this->strip, $this->interval + 1) ? $l : $found;
+            $found = $l->order < $c->order && ($this->span[$l->order][0] <= $this->break && $this->span[$l->order][1] > $this->break) ? $l : $found;
         }
 
         return $found;
@@ -553,7 +570,7 @@ final class Crossing
     {
         $found = null;
         foreach ($this->column as $l) {
-            if ($l !== $c && $this->rain->strips->start($l) === $this->s && ! $this->joinedAbove($l) && ! $this->shielded($c, $l)) {
+            if ($this->span[$l->order][0] === $this->break && $l !== $c && ! $this->joinedAbove($l) && ! $this->shielded($c, $l)) {
                 $nearer = $found === null || abs($l->order - $c->order) < abs($found->order - $c->order);
                 $found = $nearer ? $l : $found;
             }
@@ -567,7 +584,7 @@ final class Crossing
     {
         [$low, $high] = $carrier === null ? [-1, $p->order] : [min($carrier->order, $p->order), max($carrier->order, $p->order)];
         foreach ($this->column as $l) {
-            if ($l->order > $low && $l->order < $high && $this->rain->covers($l, $this->facet, $this->strip, $this->interval) && $this->goesOn($l)) {
+            if ($l->order > $low && $l->order < $high && ($this->span[$l->order][0] <= $this->interval && $this->span[$l->order][1] > $this->interval) && $this->goesOn($l)) {
                 return true;
             }
         }

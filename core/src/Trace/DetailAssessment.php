@@ -80,7 +80,7 @@ final class DetailAssessment
             'severity' => $this->severity()->value,
             'strips' => array_map(fn (StripResult $s): array => [
                 'source' => $s->source, 'facet' => $s->facet, 'u' => [$s->u0, $s->u1], 'outcome' => $s->outcome->value, 'severity' => $s->severity->value,
-                'lines' => $s->lines, 'path' => self::path($s->told, $words),
+                'lines' => $s->lines, 'path' => self::path($s->told(), $words),
             ], $this->strips),
             'laps' => array_map(fn (Lap $lap): array => $lap->toArray(), $this->laps),
             'joints' => array_map(fn (array $j): array => ['facet' => $j['facet'], 'u' => $j['u'], 'v' => $j['v'], 'verdict' => $j['verdict']->value], $this->joints),

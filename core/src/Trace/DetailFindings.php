@@ -36,7 +36,7 @@ final class DetailFindings
             if ($strip->severity->rank() > Severity::Caution->rank()) {
                 continue;
             }
-            foreach ($strip->told->path as $event) {
+            foreach ($strip->told()->path as $event) {
                 if ($event['outcome'] !== $strip->outcome) {
                     continue;
                 }

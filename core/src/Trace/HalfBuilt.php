@@ -54,7 +54,7 @@ final class HalfBuilt
                 $worst = $worst->worse($strip->outcome);
                 $safe = $safe && $strip->severity !== Severity::Fail;
                 if ($strip->outcome->harms()) {
-                    $wets[$strip->told->route[count($strip->told->route) - 1][0]] = true;
+                    $wets[$strip->told()->route[count($strip->told()->route) - 1][0]] = true;
                 }
             }
             $states[] = ['step' => $step, 'worst' => $worst, 'safe' => $safe, 'wets' => array_map(strval(...), array_keys($wets)), 'strips' => $strips];

@@ -18,6 +18,9 @@ final class Rain
     /** @var array<string, list<Way>> by place */
     private array $ways = [];
 
+    /** @var array<string, int> by place */
+    private array $fates = [];
+
     /** @var array<string, int> by place: the least number of edges that must fail before harm; PHP_INT_MAX where none does */
     private array $defence = [];
 
@@ -30,9 +33,9 @@ final class Rain
     public function outermost(string $facet, int $strip, int $interval): int
     {
         $found = -1;
-        foreach ($this->strips->column[$facet][$strip] as $laid) {
-            if ($this->covers($laid, $facet, $strip, $interval)) {
-                $found = $laid->order;
+        foreach ($this->strips->span[$facet][$strip] as $order => [$first, $last]) {
+            if ($first <= $interval && $last > $interval) {
+                $found = max($found, $order);
             }
         }
 
@@ -41,9 +44,9 @@ final class Rain
 
     public function covers(Laid $laid, string $facet, int $strip, int $interval): bool
     {
-        $breaks = $this->strips->breaks[$facet][$strip];
+        $span = $this->strips->span[$facet][$strip][$laid->order] ?? null;
 
-        return $this->strips->start($laid) <= $breaks[$interval] && $this->strips->end($laid) >= $breaks[$interval + 1];
+        return $span !== null && $span[0] <= $interval && $span[1] > $interval;
     }
 
     /** Whether an interval of the face lies in the hole of the opening, where there is no substrate. */
@@ -60,7 +63,62 @@ final class Rain
     }
 
     /**
-     * What comes of water released at a place.
+     * Downhill to the interval at whose end something happens to water on this carrier: what begins or ends inboard of it does not.
+     *
+     * @param  array{string, int, int, int}  $place
+     * @return array{string, int, int, int}
+     */
+    public function onward(array $place): array
+    {
+        [$facet, $strip, $interval, $carrier] = $place;
+        $next = PHP_INT_MAX;
+        foreach ($this->strips->always[$facet][$strip] as $break) {
+            if ($break > $interval && $break < $next) {
+                $next = $break;
+            }
+        }
+        foreach ($this->strips->span[$facet][$strip] as $order => [$first, $last]) {
+            if ($order >= $carrier) {
+                if ($first > $interval && $first < $next && $order > $carrier) {
+                    $next = $first;
+                }
+                if ($last > $interval && $last < $next && ($first <= $interval || $order > $carrier)) {
+                    $next = $last;
+                }
+            }
+        }
+
+        return [$facet, $strip, $next - 1, $carrier];
+    }
+
+    /**
+     * All that happens from a place on, as one bit for each outcome: shared by every release that comes by.
+     *
+     * @param  array{string, int, int, int}  $place
+     */
+    public function fate(array $place): int
+    {
+        $place = $this->onward($place);
+        $key = implode('|', $place);
+        if (isset($this->fates[$key])) {
+            return $this->fates[$key];
+        }
+        $way = $this->ways($place)[0];
+        $fate = 0;
+        foreach ($way->events as [$outcome]) {
+            $fate |= 1 << $outcome->rank();
+        }
+        $beyond = 0;
+        foreach ($way->to as $next) {
+            // Where it parts the worse branch counts: the one with the higher bit.
+            $beyond = max($beyond, $this->fate($next));
+        }
+
+        return $this->fates[$key] = $fate | $beyond;
+    }
+
+    /**
+     * What comes of water released at a place, with the way it takes.
      *
      * @param  array{string, int, int, int}  $place
      */
@@ -89,6 +147,7 @@ final class Rain
     /** @param  array{string, int, int, int}  $place */
     public function defence(array $place): int
     {
+        $place = $this->onward($place);
         $key = implode('|', $place);
         if (isset($this->defence[$key])) {
             return $this->defence[$key];
@@ -116,6 +175,7 @@ final class Rain
     private function walk(array $place, Run $run): Run
     {
         while (true) {
+            $place = $this->onward($place);
             $way = $this->ways($place)[0];
             $run->route[] = [$place[0], $this->middle($place), $this->elevation($place)];
             foreach ($way->events as [$outcome, $code, $at]) {
@@ -147,7 +207,7 @@ final class Rain
         return $this->strips->runsIn($place[0]) ? $s : -$s;
     }
 
-    private function wet(string $facet): Outcome
+    public function wet(string $facet): Outcome
     {
         return in_array($facet, $this->layout->detail->tolerant, true) ? Outcome::Recovered : Outcome::Wets;
     }

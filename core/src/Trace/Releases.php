@@ -8,6 +8,9 @@ final class Releases
     /** @var array<string, StripResult> */
     private array $results = [];
 
+    /** @var array<string, true> */
+    private array $met = [];
+
     private function __construct(private readonly Rain $rain)
     {
     }
@@ -114,13 +117,14 @@ final class Releases
     /** @param  array{string, int, int, int}  $place */
     private function release(string $source, array $place, string $at = ''): void
     {
-        $run = $this->rain->follow($place);
-        [$u0, $u1] = $this->rain->strips->of[$place[0]][$place[1]];
-        $key = "$source|$place[0]|$place[1]|$at";
-        if (isset($this->results[$key])) {
-            $this->results[$key]->with($run);
-        } else {
-            $this->results[$key] = new StripResult($source, $place[0], $u0, $u1, $run, $at);
+        // Water let go anywhere above the same happening on the same carrier fares the same.
+        $met = $source.'|'.$at.'|'.implode('|', $this->rain->onward($place)).($place[3] < 0 ? '|'.$place[2] : '');
+        if (isset($this->met[$met])) {
+            return;
         }
+        $this->met[$met] = true;
+        [$u0, $u1] = $this->rain->strips->of[$place[0]][$place[1]];
+        $this->results["$source|$place[0]|$place[1]|$at"] ??= new StripResult($this->rain, $source, $place[0], $u0, $u1);
+        $this->results["$source|$place[0]|$place[1]|$at"]->add($place);
     }
 }

@@ -22,6 +22,12 @@ final class Strips
     /** @var array<string, list<list<Laid>>> by facet and strip, innermost first */
     public array $column = [];
 
+    /** @var array<string, list<array<int, array{int, int}>>> by facet, strip and order: the first and the last break of each patch of the column */
+    public array $span = [];
+
+    /** @var array<string, list<list<int>>> by facet and strip, the breaks at which something happens whatever the water is on: a pipe, the edges of the hole, the foot */
+    public array $always = [];
+
     /** @var array<string, list<list<float>>> by facet and strip, the rising values of s at which something begins or ends */
     public array $breaks = [];
 
@@ -38,7 +44,13 @@ final class Strips
                 $middle = ($u0 + $u1) / 2;
                 $column = array_values(array_filter($layout->facet($name), fn (Laid $l): bool => $l->rect()->u0 < $middle && $l->rect()->u1 > $middle));
                 $this->column[$name][$k] = $column;
-                $this->breaks[$name][$k] = $this->breaksOf($facet, $column, $middle);
+                $breaks = $this->breaksOf($facet, $column, $middle);
+                $this->breaks[$name][$k] = $breaks;
+                $this->always[$name][$k] = $this->alwaysAt($name, $breaks, $middle);
+                $this->span[$name][$k] = [];
+                foreach ($column as $laid) {
+                    $this->span[$name][$k][$laid->order] = [(int) array_search($this->start($laid), $breaks, true), (int) array_search($this->end($laid), $breaks, true)];
+                }
             }
         }
     }
@@ -195,5 +207,23 @@ final class Strips
         sort($breaks);
 
         return $breaks;
+    }
+
+    /**
+     * @param  list<float>  $breaks
+     * @return list<int>
+     */
+    private function alwaysAt(string $facet, array $breaks, float $u): array
+    {
+        $detail = $this->layout->detail;
+        $places = $detail->opening !== null && $facet === 'face' ? [-$detail->opening->height, 0.0] : [];
+        foreach ($detail->penetrations as $pipe) {
+            if ($pipe->facet === $facet && $pipe->rect->u0 < $u && $pipe->rect->u1 > $u) {
+                $places[] = $this->runsIn($facet) ? $pipe->rect->v0 : -$pipe->rect->v1;
+            }
+        }
+        $always = array_filter(array_keys($breaks), fn (int $i): bool => $i === count($breaks) - 1 || in_array($breaks[$i], $places, true));
+
+        return array_values($always);
     }
 }

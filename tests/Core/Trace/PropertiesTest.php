@@ -140,7 +140,7 @@ it('finds what the generator promises over a grid of sizes: nothing worse than t
     foreach ($assessed->strips as $strip) {
         if ($strip->outcome === Outcome::ReliesOnBond) {
             // Only over the width of a tape.
-            expect($strip->told->path)->not->toBe([])->and(array_filter($strip->told->path, fn (array $e) => $e['code'] === 'trace.bond' && str_starts_with($e['at'], 'slit-tape')))->not->toBe([]);
+            expect($strip->told()->path)->not->toBe([])->and(array_filter($strip->told()->path, fn (array $e) => $e['code'] === 'trace.bond' && str_starts_with($e['at'], 'slit-tape')))->not->toBe([]);
         }
     }
     expect(array_filter($assessed->laps, fn ($lap) => $lap->verdict->value === 'fail'))->toBe([])->and(array_filter($assessed->joints, fn ($j) => $j['verdict']->value === 'fail'))->toBe([])

@@ -1,0 +1,51 @@
+<?php
+
+// The trace and all checks of an opening, by number of patches, and of five hundred openings.
+
+use Apron\Detail\Detail;
+use Apron\File\DetailFormat;
+use Apron\File\DetailWriter;
+use Apron\File\Node;
+use Apron\Material\Catalogue;
+use Apron\Material\Materials;
+use Apron\Sequence\FlangedUnitInFastenedSheet;
+use Apron\Trace\DetailAssessment;
+
+require __DIR__.'/../vendor/autoload.php';
+
+$materials = new Materials([], new Catalogue);
+$opening = fn (int $w = 1200): Detail => (new FlangedUnitInFastenedSheet)->make('o', 'O', ['width_mm' => $w, 'height_mm' => 1500, 'depth_mm' => 140], $materials);
+
+/** The opening with boards in courses over the face until it has so many patches, each course taped. */
+$with = function (int $count) use ($opening, $materials): Detail {
+    $row = DetailWriter::write($opening());
+    $have = array_sum(array_map(fn (array $p): int => count($p['patches']), $row['pieces']));
+    for ($i = 0; $i < $count - $have; $i++) {
+        [$course, $place] = [intdiv($i, 6), $i % 6];
+        $v = -480 + 240 * $course;
+        // Two boards a side of the opening, a joint of tape between them, and a tape along the course.
+        $rect = [[-490, $v, -300, $v + 240], [-300, $v, -200, $v + 240], [-330, $v, -270, $v + 240], [1400, $v, 1500, $v + 240], [1500, $v, 1690, $v + 240], [1470, $v, 1530, $v + 240]][$place];
+        $tape = $place === 2 || $place === 5;
+        $row['pieces'][] = ['id' => "t$i", 'material' => $tape ? 'seam-tape' : 'polyiso-foil', 'kind' => $tape ? 'tape' : 'board', 'step' => 20 + $i, 'patches' => [['id' => "t$i.f", 'facet' => 'face', 'rect' => $rect]]];
+    }
+
+    return DetailFormat::read(Node::of($row), $materials);
+};
+echo "Trace and checks of one opening, median of 15\n";
+foreach ([25, 40, 60, 80] as $count) {
+    $detail = $with($count);
+    $times = [];
+    for ($i = 0; $i < 15; $i++) {
+        $began = hrtime(true);
+        $assessed = new DetailAssessment($detail);
+        $times[] = (hrtime(true) - $began) / 1e6;
+    }
+    sort($times);
+    printf("  %d patches, %d rows of strips: %.2f ms\n", $count, count($assessed->strips), $times[7]);
+}
+$details = array_map(fn (int $i): Detail => $opening(600 + 3 * $i), range(1, 500));
+$began = hrtime(true);
+foreach ($details as $detail) {
+    (new DetailAssessment($detail))->worst();
+}
+printf("Five hundred openings, no two alike: %.2f s\n", (hrtime(true) - $began) / 1e9);
