@@ -75,6 +75,7 @@ final class FlangedUnitInFastenedSheet implements Generator
             $this->sheet($size, $used['sheet_material']),
             $this->pan($size, $used['pan_material']),
             ...$this->jambLiners($size, $used['strip_material']),
+            $this->headLiner($size, $used['pan_material']),
             $this->unit($size, $used['unit_material']),
             ...$this->jambStrips($size, $used['strip_material']),
             $this->headStrip($size, $used['strip_material']),
@@ -91,6 +92,7 @@ final class FlangedUnitInFastenedSheet implements Generator
             pieces: $pieces, penetrations: [], fasteners: [], framing: [],
             leastLaps: [
                 new LeastLap('membrane', 'membrane', $this->least['membrane_lap_mm'], $this->least['membrane_lap_mm']),
+                new LeastLap('formable', 'membrane', $this->least['membrane_lap_mm'], $this->least['membrane_lap_mm']),
                 new LeastLap('membrane', 'formable', $this->least['membrane_lap_mm'], $this->least['membrane_lap_mm']),
                 new LeastLap('membrane', 'sheet', $this->least['membrane_lap_mm'], $this->least['membrane_lap_mm']),
                 new LeastLap('sheet', 'membrane', $this->least['flap_over_head_strip_mm'], $this->least['membrane_lap_mm']),
@@ -250,7 +252,7 @@ final class FlangedUnitInFastenedSheet implements Generator
             $this->patch('sheet.above-left', 'face', [-$m, $cut, -$side, $top], $field, 1),
             $this->patch('sheet.above-right', 'face', [$w + $side, $cut, $w + $m, $top], $field, 1),
             $this->patch('sheet.above', 'face', [-$m, $top, $w + $m, $h + $m], ['field', 'flap'], 1),
-            $this->patch('sheet.flap', 'face', [-$side, $cut, $w + $side, $top], ['flap'], 7),
+            $this->patch('sheet.flap', 'face', [-$side, $cut, $w + $side, $top], ['flap'], 8),
             $this->patch('sheet.in-sill', 'sill', [0, 0, $w, $d], ['in-sill'], 1),
             $this->patch('sheet.in-left', 'jamb-left', [0, 0, $d, $h], ['in-left'], 1),
             $this->patch('sheet.in-right', 'jamb-right', [0, 0, $d, $h], ['in-right'], 1),
@@ -297,6 +299,25 @@ final class FlangedUnitInFastenedSheet implements Generator
     }
 
     /**
+     * Without it the inner seal at the head would lie on bare wood, and the wall's air layer would stop short of the unit.
+     *
+     * @param  array<string, float>  $s
+     */
+    private function headLiner(array $s, Material $material): Piece
+    {
+        [$w, $h, $d, $face, $leg] = [$s['width_mm'], $s['height_mm'], $s['depth_mm'], $s['face_return_mm'], $s['membrane_lap_mm']];
+
+        return new Piece('head-liner', $material, PieceKind::Formable, null, true, false, 4, null, new Edges, [
+            $this->patch('head-liner.head', 'head', [0, 0, $w, $d], ['t'], 4),
+            $this->patch('head-liner.jamb-left', 'jamb-left', [0, $h - $leg, $d, $h], ['t'], 4),
+            $this->patch('head-liner.jamb-right', 'jamb-right', [0, $h - $leg, $d, $h], ['t'], 4),
+            $this->patch('head-liner.face', 'face', [-$face, $h, $w + $face, $h + $face], ['t'], 4),
+            $this->patch('head-liner.ear-left', 'face', [-$face, $h - $leg, 0, $h], ['t'], 4),
+            $this->patch('head-liner.ear-right', 'face', [$w, $h - $leg, $w + $face, $h], ['t'], 4),
+        ], new CutSize($w + 2 * $leg, $d + $face));
+    }
+
+    /**
      * @param  array<string, float>  $s
      */
     private function unit(array $s, Material $material): Piece
@@ -305,8 +326,8 @@ final class FlangedUnitInFastenedSheet implements Generator
         // Bedded in sealant at the jambs and the head; the bottom flange stays open, or the pan would be a bath.
         $edges = new Edges(['left' => Edge::Sealed, 'right' => Edge::Sealed, 'top' => Edge::Sealed, 'bottom' => Edge::Open]);
 
-        return new Piece('unit', $material, PieceKind::Unit, null, true, false, 4, null, $edges, [
-            $this->patch('unit.flange', 'face', [-$f, -$f, $s['width_mm'] + $f, $s['height_mm'] + $f], [], 4),
+        return new Piece('unit', $material, PieceKind::Unit, null, true, false, 5, null, $edges, [
+            $this->patch('unit.flange', 'face', [-$f, -$f, $s['width_mm'] + $f, $s['height_mm'] + $f], [], 5),
         ], null);
     }
 
@@ -321,11 +342,11 @@ final class FlangedUnitInFastenedSheet implements Generator
         $cut = new CutSize($top, $strip);
 
         return [
-            new Piece('jamb-strip-left', $material, PieceKind::Membrane, null, true, false, 5, null, new Edges, [
-                $this->patch('jamb-strip-left.face', 'face', [$inner - $strip, 0, $inner, $top], [], 5),
+            new Piece('jamb-strip-left', $material, PieceKind::Membrane, null, true, false, 6, null, new Edges, [
+                $this->patch('jamb-strip-left.face', 'face', [$inner - $strip, 0, $inner, $top], [], 6),
             ], $cut),
-            new Piece('jamb-strip-right', $material, PieceKind::Membrane, null, true, false, 5, null, new Edges, [
-                $this->patch('jamb-strip-right.face', 'face', [$w - $inner, 0, $w - $inner + $strip, $top], [], 5),
+            new Piece('jamb-strip-right', $material, PieceKind::Membrane, null, true, false, 6, null, new Edges, [
+                $this->patch('jamb-strip-right.face', 'face', [$w - $inner, 0, $w - $inner + $strip, $top], [], 6),
             ], $cut),
         ];
     }
@@ -338,8 +359,8 @@ final class FlangedUnitInFastenedSheet implements Generator
         [$w, $side] = [$s['width_mm'], $this->flapSide($s)];
         $foot = $s['height_mm'] - $this->headStripBelow($s);
 
-        return new Piece('head-strip', $material, PieceKind::Membrane, PieceRole::HeadFlashing, true, false, 6, null, new Edges, [
-            $this->patch('head-strip.face', 'face', [-$side, $foot, $w + $side, $foot + $s['head_strip_mm']], [], 6),
+        return new Piece('head-strip', $material, PieceKind::Membrane, PieceRole::HeadFlashing, true, false, 7, null, new Edges, [
+            $this->patch('head-strip.face', 'face', [-$side, $foot, $w + $side, $foot + $s['head_strip_mm']], [], 7),
         ], new CutSize($w + 2 * $side, $s['head_strip_mm']));
     }
 
@@ -355,8 +376,8 @@ final class FlangedUnitInFastenedSheet implements Generator
         $cut = new CutSize($top - $foot, $s['slit_tape_mm']);
         $tapes = [];
         foreach (['left' => -$this->flapSide($s), 'right' => $s['width_mm'] + $this->flapSide($s)] as $hand => $slit) {
-            $tapes[] = new Piece("slit-tape-$hand", $material, PieceKind::Tape, null, true, false, 8, null, new Edges, [
-                $this->patch("slit-tape-$hand.face", 'face', [$slit - $half, $foot, $slit + $half, $top], [], 8),
+            $tapes[] = new Piece("slit-tape-$hand", $material, PieceKind::Tape, null, true, false, 9, null, new Edges, [
+                $this->patch("slit-tape-$hand.face", 'face', [$slit - $half, $foot, $slit + $half, $top], [], 9),
             ], $cut);
         }
 
@@ -373,12 +394,13 @@ final class FlangedUnitInFastenedSheet implements Generator
             new Step(1, 'sheet-cut-and-turned-in', ['cut_above_mm' => $s['sheet_cut_above_head_mm'], 'cut_past_mm' => $this->flapSide($s), 'slit_mm' => $s['flap_mm']]),
             new Step(2, 'sill-pan', ['upturn_mm' => $s['pan_upturn_mm'], 'face_mm' => $s['face_return_mm'], 'dam_mm' => $s['back_dam_mm']]),
             new Step(3, 'jamb-liners', ['lap_mm' => $s['membrane_lap_mm'], 'face_mm' => $s['face_return_mm']]),
-            new Step(4, 'unit-in-sealant', ['clearance_mm' => $s['clearance_mm']]),
-            new Step(5, 'jamb-strips', ['past_mm' => $s['jamb_strip_past_head_mm']]),
-            new Step(6, 'head-strip', ['past_mm' => $s['head_strip_past_jamb_mm']]),
-            new Step(7, 'flap-down', ['lap_mm' => $s['head_strip_mm'] - $this->headStripBelow($s) - $s['sheet_cut_above_head_mm']]),
-            new Step(8, 'slit-tapes', ['side_mm' => $s['slit_tape_mm'] / 2]),
-            new Step(9, 'inner-air-seal', []),
+            new Step(4, 'head-liner', ['lap_mm' => $s['membrane_lap_mm'], 'face_mm' => $s['face_return_mm']]),
+            new Step(5, 'unit-in-sealant', ['clearance_mm' => $s['clearance_mm']]),
+            new Step(6, 'jamb-strips', ['past_mm' => $s['jamb_strip_past_head_mm']]),
+            new Step(7, 'head-strip', ['past_mm' => $s['head_strip_past_jamb_mm']]),
+            new Step(8, 'flap-down', ['lap_mm' => $s['head_strip_mm'] - $this->headStripBelow($s) - $s['sheet_cut_above_head_mm']]),
+            new Step(9, 'slit-tapes', ['side_mm' => $s['slit_tape_mm'] / 2]),
+            new Step(10, 'inner-air-seal', []),
         ];
     }
 

@@ -63,7 +63,7 @@ it('asks of an opening what it draws, against the least it names', function () {
         $checks[$check->id] = [$check->step, $check->drawn, $check->least];
     }
     expect($checks)->toHaveCount(17)->toMatchArray([
-        'o4.pan-upturn.left' => [2, 150.0, 150.0], 'o4.liner-over-pan.right' => [3, 75.0, 50.0], 'o4.jamb-strip-on-sheet.left' => [5, 118.0, 50.0],
-        'o4.head-strip-past-jamb.left' => [6, 50.0, 50.0], 'o4.flap-over-head-strip' => [7, 120.0, 100.0], 'o4.slit-tape-side.right' => [8, 75.0, 50.0], 'o4.bottom-flange-open' => [4, null, null],
+        'o4.pan-upturn.left' => [2, 150.0, 150.0], 'o4.liner-over-pan.right' => [3, 75.0, 50.0], 'o4.jamb-strip-on-sheet.left' => [6, 118.0, 50.0],
+        'o4.head-strip-past-jamb.left' => [7, 50.0, 50.0], 'o4.flap-over-head-strip' => [8, 120.0, 100.0], 'o4.slit-tape-side.right' => [9, 75.0, 50.0], 'o4.bottom-flange-open' => [5, null, null],
     ]);
 });

@@ -31,9 +31,10 @@ it('cuts and orders the pieces of an opening', function (int $w, int $h, int $d)
     expect($cut)->toEqual([
         'pan' => [2, 1, $w + 150 + 150, $d + 75],              // up both jambs; the sill and the leg on the face
         'liner-left' => [3, 2, $h - 75, $d + 75],              // from 75 below the pan's top to the head
-        'jamb-strip-left' => [5, 2, $h + 75, 150],             // from the sill to 75 past the head
-        'head-strip' => [6, 1, $w + 2 * (140 + 50), 230],      // 140 of jamb strip beside the opening, 50 more
-        'slit-tape-left' => [8, 2, 150 + 2 * 75, 150],         // the slit's 150 and 75 past both its ends
+        'head-liner' => [4, 1, $w + 75 + 75, $d + 75],         // down both jambs by a lap; the head and the leg on the face
+        'jamb-strip-left' => [6, 2, $h + 75, 150],             // from the sill to 75 past the head
+        'head-strip' => [7, 1, $w + 2 * (140 + 50), 230],      // 140 of jamb strip beside the opening, 50 more
+        'slit-tape-left' => [9, 2, 150 + 2 * 75, 150],         // the slit's 150 and 75 past both its ends
     ]);
 
     $order = [];
@@ -44,7 +45,7 @@ it('cuts and orders the pieces of an opening', function (int $w, int $h, int $d)
     }
     // Water runs down and out: each of these lies over the one below it.
     foreach ([
-        ['pan.sill', 'sheet.in-sill'], ['pan.face', 'sheet.below'], ['liner-left.jamb', 'pan.jamb-left'], ['liner-right.jamb', 'pan.jamb-right'], ['unit.flange', 'liner-left.face'],
+        ['pan.sill', 'sheet.in-sill'], ['pan.face', 'sheet.below'], ['liner-left.jamb', 'pan.jamb-left'], ['liner-right.jamb', 'pan.jamb-right'], ['head-liner.jamb-left', 'liner-left.jamb'], ['unit.flange', 'head-liner.face'],
         ['jamb-strip-left.face', 'unit.flange'], ['head-strip.face', 'jamb-strip-left.face'], ['sheet.flap', 'head-strip.face'], ['slit-tape-left.face', 'sheet.flap'],
     ] as [$over, $under]) {
         expect($order[$over])->toBeGreaterThan($order[$under], "$over over $under");

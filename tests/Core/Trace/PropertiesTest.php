@@ -144,7 +144,8 @@ it('finds what the generator promises over a grid of sizes: nothing worse than t
         }
     }
     expect(array_filter($assessed->laps, fn ($lap) => $lap->verdict->value === 'fail'))->toBe([])->and(array_filter($assessed->joints, fn ($j) => $j['verdict']->value === 'fail'))->toBe([])
-        ->and($assessed->corners['bottom-left']->value)->toBe('pass')->and($assessed->head)->toEqual(['head-strip' => Apron\Severity::Pass])->and($assessed->sill['outer_joint']->value)->toBe('pass');
+        ->and($assessed->corners['bottom-left']->value)->toBe('pass')->and($assessed->head)->toEqual(['head-strip' => Apron\Severity::Pass])->and($assessed->sill['outer_joint']->value)->toBe('pass')
+        ->and($assessed->air)->toBe(['sill' => true, 'head' => true, 'jamb-left' => true, 'jamb-right' => true])->and($assessed->corners['top-left']->value)->toBe('pass');
 })->with([[400, 450, 90], [610, 700, 140], [900, 1200, 184], [1220, 2100, 235], [2400, 1200, 140], [5800, 3000, 300]]);
 
 it('refuses an order that contradicts itself, with the patch', function (array $pieces, string $pointer, string $why) {
