@@ -35,11 +35,11 @@ foreach ($project->details as $detail) {
     }
     $assessed = new DetailAssessment($detail, ($project->schools['outer-sill'] ?? 'open') === 'weather-sealed');
     $fails = $fails || $assessed->severity()->value === 'fail';
-    echo "{$detail->id} · {$detail->title}: {$assessed->worst()->value}\n";
+    echo "{$detail->id} · {$detail->title}: {$assessed->worst()->told()}\n";
     foreach ($assessed->strips as $strip) {
         printf(
             "\n  %s, %s, %s to %s: %s (%s)%s\n", $words->listed('release', $strip->source), $words->listed('facet', $strip->facet), $show->figure('u_mm', $strip->u0), $show->figure('u_mm', $strip->u1),
-            $strip->outcome->value, $strip->severity->value, $strip->lines > 0 ? ", lines of defence $strip->lines" : '',
+            $strip->outcome->told(), $strip->severity->value, $strip->lines > 0 ? ", lines of defence $strip->lines" : '',
         );
         foreach (DetailAssessment::path($strip->told(), $words) as $step) {
             echo "    it $step\n";

@@ -49,11 +49,11 @@ final class SequenceSheet
     {
         return [
             'step' => $state['step'],
-            'worst' => $state['worst']->value,
+            'worst' => $state['worst']->told(),
             'safe' => $state['safe'],
             'wets' => array_map(fn (string $facet): string => $words->listed('facet', $facet), $state['wets']),
             'strips' => array_map(fn (StripResult $strip): array => [
-                'source' => $strip->source, 'facet' => $strip->facet, 'u' => [$strip->u0, $strip->u1], 'outcome' => $strip->outcome->value, 'severity' => $strip->severity->value,
+                'source' => $strip->source, 'facet' => $strip->facet, 'u' => [$strip->u0, $strip->u1], 'outcome' => $strip->outcome->told(), 'severity' => $strip->severity->value,
                 'lines' => $strip->lines, 'path' => DetailAssessment::path($strip->told(), $words),
                 'at' => array_combine(['facet', 'u', 'v'], $strip->told()->worstAt()),
                 'route' => array_map(fn (array $at): array => ['facet' => $at[0], 'u' => $at[1], 'v' => $at[2]], $strip->told()->route),

@@ -76,10 +76,10 @@ final class DetailAssessment
     {
         $shape = [
             'id' => $this->detail->id,
-            'worst' => $this->worst()->value,
+            'worst' => $this->worst()->told(),
             'severity' => $this->severity()->value,
             'strips' => array_map(fn (StripResult $s): array => [
-                'source' => $s->source, 'facet' => $s->facet, 'u' => [$s->u0, $s->u1], 'outcome' => $s->outcome->value, 'severity' => $s->severity->value,
+                'source' => $s->source, 'facet' => $s->facet, 'u' => [$s->u0, $s->u1], 'outcome' => $s->outcome->told(), 'severity' => $s->severity->value,
                 'lines' => $s->lines, 'path' => self::path($s->told(), $words),
             ], $this->strips),
             'laps' => array_map(fn (Lap $lap): array => $lap->toArray(), $this->laps),

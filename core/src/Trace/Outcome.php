@@ -13,6 +13,8 @@ enum Outcome: string
     case Ponds = 'ponds';
     case ReliesOnBond = 'relies on bond';
     case Trapped = 'trapped';
+    /** Wet where the substrate is marked as bearing it, coated masonry say: the same outcome, and a note. */
+    case WetsTolerant = 'wets substrate, which bears it';
     case Wets = 'wets substrate';
     case Enters = 'enters inside';
 
@@ -24,7 +26,7 @@ enum Outcome: string
 
     public function harms(): bool
     {
-        return $this->rank() >= self::Trapped->rank();
+        return $this === self::Trapped || $this === self::Wets || $this === self::Enters;
     }
 
     /** @param  int|null  $lines  edges that must fail before harm; null where no failure of an edge does any */
@@ -32,11 +34,17 @@ enum Outcome: string
     {
         return match ($this) {
             self::Shed => Severity::Pass,
-            self::Recovered => Severity::Note,
+            self::Recovered, self::WetsTolerant => Severity::Note,
             self::Ponds => Severity::Caution,
             self::ReliesOnSeal, self::ReliesOnBond => $lines === 1 ? Severity::Caution : Severity::Note,
             default => Severity::Fail,
         };
+    }
+
+    /** As `apron-assessment/1` has it. */
+    public function told(): string
+    {
+        return ($this === self::WetsTolerant ? self::Wets : $this)->value;
     }
 
     public function worse(self $other): self

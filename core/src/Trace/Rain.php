@@ -209,7 +209,7 @@ final class Rain
 
     public function wet(string $facet): Outcome
     {
-        return in_array($facet, $this->layout->detail->tolerant, true) ? Outcome::Recovered : Outcome::Wets;
+        return in_array($facet, $this->layout->detail->tolerant, true) ? Outcome::WetsTolerant : Outcome::Wets;
     }
 
     /**
