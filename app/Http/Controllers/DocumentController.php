@@ -12,9 +12,11 @@ use Apron\Material\Materials;
 use Apron\Quantity\UnitSystem;
 use Apron\Sequence\CannotGenerate;
 use Apron\Sequence\FlangedUnitInFastenedSheet;
+use Apron\Sequence\Generators;
 use Apron\Words;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 
 class DocumentController
@@ -56,11 +58,12 @@ class DocumentController
     #[OA\Post(path: '/api/projects/{project}/generate', operationId: 'generateDetail', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'the sheet of the detail', content: new OA\JsonContent(ref: '#/components/schemas/SequenceSheet')), new OA\Response(response: 422, description: 'sizes that the method cannot dress')])]
     public function generate(Request $request, Project $project): JsonResponse
     {
-        $given = $request->validate(['id' => 'required|string|max:80', 'title' => 'required|string|max:200', 'parameters' => 'required|array', 'units' => 'nullable|in:si,us']);
+        $given = $request->validate(['id' => 'required|string|max:80', 'title' => 'required|string|max:200', 'parameters' => 'required|array', 'generator' => ['nullable', Rule::in(array_keys(Generators::all()))], 'units' => 'nullable|in:si,us']);
         $core = $this->store->open($project);
         $parameters = array_map(fn (mixed $value): float|string => is_numeric($value) ? (float) $value : (is_string($value) ? $value : throw new CannotGenerate('parameters', 'a list', 'numbers and material ids')), $given['parameters']);
         $parameters += $core->headOfWater() === null ? [] : ['head_of_water_mm' => $core->headOfWater()];
-        $detail = (new FlangedUnitInFastenedSheet)->make($given['id'], $given['title'], $parameters, new Materials($core->materials->own, $core->materials->catalogue));
+        $generator = Generators::named($given['generator'] ?? FlangedUnitInFastenedSheet::NAME) ?? throw new \LogicException;
+        $detail = $generator->make($given['id'], $given['title'], $parameters, new Materials($core->materials->own, $core->materials->catalogue));
         // Through the reader as well, so that nothing is drawn that could not be saved.
         $read = $this->store->draft($project, DocumentKind::Detail, DetailWriter::write($detail))->details[0];
 

@@ -43,16 +43,20 @@ final class DetailFindings
                 // Let go at the top or lower down behind the cladding: the same water.
                 $source = $strip->source === 'top' ? 'face' : $strip->source;
                 $key = self::code($strip->outcome).'|'.$event['at'].'|'.$source;
-                $row = $rows[$key] ?? ['strip' => $strip, 'source' => $source, 'event' => $event, 'from' => $strip->u0, 'to' => $strip->u1];
-                $rows[$key] = ['from' => min($row['from'], $strip->u0), 'to' => max($row['to'], $strip->u1)] + $row;
+                // Where it happens, which need not be on the facet it was let go on.
+                [$facet, $u] = $strip->told()->worstAt();
+                $key .= '|'.$facet;
+                [$u0, $u1] = $facet === $strip->facet ? [$strip->u0, $strip->u1] : [$u, $u];
+                $row = $rows[$key] ?? ['strip' => $strip, 'source' => $source, 'facet' => $facet, 'event' => $event, 'from' => $u0, 'to' => $u1];
+                $rows[$key] = ['from' => min($row['from'], $u0), 'to' => max($row['to'], $u1)] + $row;
                 break;
             }
         }
         $findings = [];
-        foreach ($rows as ['strip' => $strip, 'source' => $source, 'event' => $event, 'from' => $from, 'to' => $to]) {
+        foreach ($rows as ['strip' => $strip, 'source' => $source, 'facet' => $facet, 'event' => $event, 'from' => $from, 'to' => $to]) {
             $findings[] = new Finding(self::code($strip->outcome), $strip->severity, $this->subject, [
-                'piece' => $event['at'], 'how' => $event['code'], 'up_mm' => $event['elevation'], 'source' => $source, 'facet' => $strip->facet, 'from_mm' => $from, 'to_mm' => $to, 'lines' => $strip->lines ?? 0,
-            ], $this->trace(), $event['at'].'.'.$source);
+                'piece' => $event['at'], 'how' => $event['code'], 'up_mm' => $event['elevation'], 'source' => $source, 'facet' => $facet, 'from_mm' => $from, 'to_mm' => $to, 'lines' => $strip->lines ?? 0,
+            ], $this->trace(), $event['at'].'.'.$source.'.'.$facet);
         }
 
         return $findings;

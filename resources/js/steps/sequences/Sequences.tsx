@@ -14,7 +14,10 @@ import { SaveState } from '../../ui/SaveState';
 import { useDraft } from '../../ui/useDraft';
 import { useUnits } from '../../ui/units';
 
-const METHOD = 'flanged-unit-in-fastened-sheet';
+/** Ways of dressing an opening: what the water plane is made of. */
+const METHODS: Record<string, string> = {
+  'flanged-unit-in-fastened-sheet': 'a fastened sheet', 'flanged-unit-in-self-adhered': 'a self-adhered membrane', 'flanged-unit-in-fluid': 'a fluid-applied membrane',
+};
 const OWN_KEYS: [string, string][] = [['r', 'run the rain on it as it stands after this step; again to stop'], ['[ ]', 'the strip of rain before, the next'], ['← →', 'a step back, a step on'], ['Home End', 'the first step, the last']];
 
 export default function Sequences() {
@@ -85,22 +88,23 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
 
   const opening = draft.content.opening;
   const asking = useRef<AbortController>(null);
-  const resize = async (name: string, value: number) => {
+  const method = draft.content.generated?.generator ?? '';
+  const make = async (generator: string, parameters: Record<string, number | string>, run?: string) => {
     // A size half typed must not answer after the whole one.
     asking.current?.abort();
     const stop = new AbortController();
     asking.current = stop;
     try {
-      const parameters = { ...draft.content.generated?.parameters, [name]: value };
-      const next = await post<SequenceSheet>(`/projects/${project}/generate`, { id: doc.key, title: draft.content.title, parameters, units }, stop.signal);
+      const next = await post<SequenceSheet>(`/projects/${project}/generate`, { id: doc.key, title: draft.content.title, generator, parameters, units }, stop.signal);
       setMade(next);
       setWhy(null);
-      draft.change(next.detail, name);
+      draft.change(next.detail, run);
     } catch (error) {
       if (error instanceof Refused) setWhy(error.message);
     }
   };
-  const generated = draft.content.generated?.generator === METHOD;
+  const resize = (name: string, value: number) => make(method, { ...draft.content.generated?.parameters, [name]: value }, name);
+  const generated = method in METHODS;
   const size = (name: string, label: string, value: number | undefined) => (
     <QuantityField label={label} dimension="length" value={value} disabled={!mayEdit || !generated} width="5.5rem" onChange={(v) => void resize(name, v)} />
   );
@@ -116,7 +120,12 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
           {size('height_mm', 'height', opening?.height_mm)}
           {size('depth_mm', 'depth of the return', opening?.depth_mm)}
           <button className="act" aria-pressed={raining} onClick={() => { setRaining(!raining); setStrip(null); }}>{raining ? 'stop the rain' : 'run the rain'} <span className="key">r</span></button>
-          <span className="text-[11px] text-faint">flanged unit, fastened sheet<br />unfolded flat, seen from outside</span>
+          {generated && <label><span className="mr-1 text-faint">flanged unit in</span><select aria-label="Water plane" value={method} disabled={!mayEdit} onChange={(e) => {
+            const { width_mm, height_mm, depth_mm, margin_mm } = draft.content.generated?.parameters ?? {};
+            // Only the sizes go along: the materials and figures of another method are its own.
+            void make(e.target.value, Object.fromEntries(Object.entries({ width_mm, height_mm, depth_mm, margin_mm }).filter(([, v]) => v !== undefined)) as Record<string, number>);
+            setStep(undefined);
+          }}>{Object.entries(METHODS).map(([name, words]) => <option key={name} value={name}>{words}</option>)}</select></label>}
           {mayEdit && <span className="ml-auto"><RemoveDocument kind="detail" id={doc.key} name={draft.content.title} lost="Its checks go with it; what was read on site stays in the record." after={`/p/${project}/sequences`} /></span>}
         </div>
         {why && <p role="alert" className="text-fail">{why}</p>}

@@ -1,0 +1,23 @@
+<?php
+
+namespace Apron\Sequence;
+
+/** Every way of dressing an opening that is built. */
+final class Generators
+{
+    /** @return array<string, Generator> by name */
+    public static function all(): array
+    {
+        $all = [];
+        foreach ([new FlangedUnitInFastenedSheet, new FlangedUnitInSelfAdhered, new FlangedUnitInFluid] as $generator) {
+            $all[$generator->name()] = $generator;
+        }
+
+        return $all;
+    }
+
+    public static function named(string $name): ?Generator
+    {
+        return self::all()[$name] ?? null;
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+use Facebook\WebDriver\WebDriverKeys;
+
+require_once __DIR__.'/Support.php';
+
+it('runs the rain on an opening by keyboard, step by step, and dresses it another way', function () {
+    $browser = new Browser((string) getenv('APRON_URL'));
+    try {
+        $browser->signIn('consultant');
+        $project = copyOfDemo($browser);
+        $browser->open("/p/$project/sequences/o4");
+        $browser->see('[data-drawing=unfolded] [data-piece=head-liner]');
+        $browser->until('return document.querySelectorAll("[data-stop]").length === 3', 'the three last steps as stopping points');
+        expect($browser->text('aside'))->toContain('Only the bond of slit tape');
+
+        // Rain on the finished opening: two tapes that hold by their bond, no failure; the strips are walked with the brackets.
+        $browser->driver->action()->sendKeys(null, 'r')->perform();
+        $browser->until('return document.querySelectorAll("[data-water=\"relies on bond\"]").length > 0 && document.querySelectorAll("[data-water=\"wets substrate\"]").length === 0');
+        $browser->driver->action()->sendKeys(null, ']')->perform();
+        $browser->see('aside [data-strip]');
+
+        // Before the flap is down it is not to be left: water gets to the bare wall above the head strip.
+        $browser->driver->action()->sendKeys(null, WebDriverKeys::HOME)->perform();
+        foreach (range(1, 6) as $ignored) {
+            $browser->driver->action()->sendKeys(null, WebDriverKeys::ARROW_RIGHT)->perform();
+        }
+        $browser->see('[data-step="7"][aria-current=step]');
+        $browser->until('return document.querySelectorAll("[data-water=\"wets substrate\"]").length > 0 && document.querySelector("aside [data-tonight=false]") !== null');
+
+        // In a self-adhered membrane lapped at the head nothing relies on a bond.
+        $browser->driver->executeScript('const s = document.querySelector("[aria-label=\"Water plane\"]"); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, "flanged-unit-in-self-adhered"); s.dispatchEvent(new Event("change", { bubbles: true }))');
+        $browser->see('[data-piece=course-above]');
+        $browser->until('return document.querySelector("aside [data-finding=\"detail.sound\"]") !== null');
+        saved($browser);
+        expect($browser->text('aside'))->toContain('The rain finds no way in');
+    } finally {
+        $browser->close();
+    }
+});
