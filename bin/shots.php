@@ -24,6 +24,7 @@ $views = [
     'materials' => ['materials/smart-film-nylon', '[data-material="smart-film-nylon"]', null],
     'findings' => ['findings', '[data-finding]', null],
     'sequence' => ['sequences/o4', '[data-drawing=unfolded]', 'document.querySelector("[data-step=\"6\"]").click()'],
+    'rain' => ['sequences/o4', '[data-drawing=unfolded]', 'document.querySelector("[data-step=\\"7\\"]").click(); [...document.querySelectorAll("button")].find((b) => b.textContent.startsWith("run the rain")).click()'],
     'site' => ['site', '[data-check]', null],
     'report' => ['report', 'button.act', null],
     'phone-checks' => ['site', '[data-check]', null],

@@ -35,6 +35,7 @@ Route::middleware(['auth', 'throttle:api'])->group(function (): void {
                 Route::post('sweep', [AssemblyController::class, 'sweep']);
                 Route::post('climate', [ClimateController::class, 'read']);
                 Route::get('hours.csv', [ClimateController::class, 'hours']);
+                Route::post('sheet', [DocumentController::class, 'sheet']);
                 Route::post('generate', [DocumentController::class, 'generate']);
                 Route::get('sequences/{key}', [DocumentController::class, 'sequence']);
                 Route::get('site', [SiteController::class, 'show']);

@@ -1,5 +1,6 @@
 <?php
 
+use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
 require_once __DIR__.'/Support.php';
@@ -34,6 +35,18 @@ it('runs the rain on an opening by keyboard, step by step, and dresses it anothe
         $browser->until('return document.querySelector("aside [data-finding=\"detail.sound\"]") !== null');
         saved($browser);
         expect($browser->text('aside'))->toContain('The rain finds no way in');
+
+        // The head strip cut lower than the foot of the course above: water falls on the head liner and crosses onto the strip by its bond; undo brings it back.
+        foreach (['field', 'pan', 'liner-left', 'liner-right', 'head-liner', 'unit', 'jamb-strip-left', 'jamb-strip-right', 'head-strip'] as $next) {
+            $browser->driver->action()->sendKeys(null, 'p')->perform();
+            $browser->see("[data-editor=$next]");
+        }
+        $browser->surely(fn () => $browser->driver->findElement(WebDriverBy::xpath('//*[@data-patch-editor="head-strip.face"]//label[starts-with(normalize-space(.), "top")]//input'))->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'1520 mm'));
+        $browser->until('return document.querySelectorAll("[data-water=\"relies on bond\"]").length > 0', 'rain held by the bond of the shortened strip');
+        saved($browser);
+        $browser->driver->executeScript('document.activeElement.blur()');
+        chord($browser, WebDriverKeys::CONTROL, 'z');
+        $browser->until('return document.querySelectorAll("[data-water=\"relies on bond\"]").length === 0 && document.querySelectorAll("[data-water]").length > 0', 'the rain as it was');
     } finally {
         $browser->close();
     }

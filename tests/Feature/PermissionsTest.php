@@ -25,6 +25,7 @@ const ROUTES = [
     'POST api/projects/{project}/sweep' => [401, 422, 422, 403],
     'POST api/projects/{project}/climate' => [401, 422, 422, 403],
     'GET api/projects/{project}/hours.csv' => [401, 200, 200, 403],
+    'POST api/projects/{project}/sheet' => [401, 422, 422, 403],
     'POST api/projects/{project}/generate' => [401, 422, 422, 403],
     'GET api/projects/{project}/sequences/{key}' => [401, 200, 200, 403],
     'GET api/projects/{project}/site' => [401, 200, 200, 403],

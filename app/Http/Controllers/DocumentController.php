@@ -70,6 +70,16 @@ class DocumentController
         return new JsonResponse(SequenceSheet::of($read, new Words(isset($given['units']) ? UnitSystem::from($given['units']) : $core->units)));
     }
 
+    /** A detail as it is being drawn, traced and checked, not stored. */
+    #[OA\Post(path: '/api/projects/{project}/sheet', operationId: 'sheetOfDraft', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'the sheet of the detail', content: new OA\JsonContent(ref: '#/components/schemas/SequenceSheet')), new OA\Response(response: 422, description: 'cannot be used')])]
+    public function sheet(Request $request, Project $project): JsonResponse
+    {
+        $given = $request->validate(['content' => 'required|array', 'units' => 'nullable|in:si,us']);
+        $core = $this->store->draft($project, DocumentKind::Detail, $request->input('content'));
+
+        return new JsonResponse(SequenceSheet::of($core->details[0], new Words(isset($given['units']) ? UnitSystem::from($given['units']) : $core->units)));
+    }
+
     #[OA\Get(path: '/api/projects/{project}/sequences/{key}', operationId: 'sequence', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string')), new OA\PathParameter(name: 'key', schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'units', schema: new OA\Schema(type: 'string', enum: ['si', 'us']))], responses: [new OA\Response(response: 200, description: 'the sheet of the detail', content: new OA\JsonContent(ref: '#/components/schemas/SequenceSheet'))])]
     public function sequence(Request $request, Project $project, string $key): JsonResponse
     {

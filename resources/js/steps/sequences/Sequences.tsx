@@ -3,6 +3,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { useDocuments, useProjectId, useSequence } from '../../api/hooks';
 import { post, put, Refused } from '../../api/client';
 import type { Detail, Doc, RainStrip, SequenceSheet } from '../../api/types';
+import { nudged, PieceEditor, withPiece } from './PieceEditor';
 import { Unfolded } from '../../drawing/Unfolded';
 import { show } from '../../quantity/show';
 import { Frame } from '../../ui/Frame';
@@ -18,7 +19,7 @@ import { useUnits } from '../../ui/units';
 const METHODS: Record<string, string> = {
   'flanged-unit-in-fastened-sheet': 'a fastened sheet', 'flanged-unit-in-self-adhered': 'a self-adhered membrane', 'flanged-unit-in-fluid': 'a fluid-applied membrane',
 };
-const OWN_KEYS: [string, string][] = [['r', 'run the rain on it as it stands after this step; again to stop'], ['[ ]', 'the strip of rain before, the next'], ['← →', 'a step back, a step on'], ['Home End', 'the first step, the last']];
+const OWN_KEYS: [string, string][] = [['r', 'run the rain on it as it stands after this step; again to stop'], ['[ ]', 'the strip of rain before, the next'], ['p P', 'the next piece, the one before'], ['Alt+arrows', 'nudge the piece by 5 mm'], ['← →', 'a step back, a step on'], ['Home End', 'the first step, the last']];
 
 export default function Sequences() {
   const documents = useDocuments();
@@ -103,6 +104,30 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
       if (error instanceof Refused) setWhy(error.message);
     }
   };
+  /** A change made on the drawing: traced at once, taken over if it can be built. */
+  const edit = async (content: Detail, run?: string) => {
+    asking.current?.abort();
+    const stop = new AbortController();
+    asking.current = stop;
+    try {
+      const next = await post<SequenceSheet>(`/projects/${project}/sheet`, { content, units }, stop.signal);
+      setMade({ ...next, detail: content });
+      setWhy(null);
+      draft.change(content, run);
+    } catch (error) {
+      if (error instanceof Refused) setWhy(error.message);
+    }
+  };
+  const nudge = (du: number, dv: number) => {
+    const chosenPiece = draft.content.pieces.find((p) => p.id === piece);
+    if (mayEdit && chosenPiece) void edit(withPiece(draft.content, nudged(chosenPiece, du, dv)), `nudge ${chosenPiece.id}`);
+  };
+  const walkPieces = (by: number) => {
+    const ids = draft.content.pieces.filter((p) => p.step <= at).map((p) => p.id);
+    setStrip(null);
+    setPiece((id) => ids[(ids.indexOf(id ?? '') + by + ids.length) % Math.max(1, ids.length)] ?? null);
+  };
+  useKeys({ p: () => walkPieces(1), P: () => walkPieces(-1), 'Alt+ArrowLeft': () => nudge(-5, 0), 'Alt+ArrowRight': () => nudge(5, 0), 'Alt+ArrowUp': () => nudge(0, 5), 'Alt+ArrowDown': () => nudge(0, -5) });
   const resize = (name: string, value: number) => make(method, { ...draft.content.generated?.parameters, [name]: value }, name);
   const generated = method in METHODS;
   const size = (name: string, label: string, value: number | undefined) => (
@@ -110,7 +135,7 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
   );
 
   return (
-    <Frame sheet={`5 Sequence ${doc.key}`} keys={OWN_KEYS} reckoning={sheet && <StepCard {...{ sheet, step: at, piece, draft, mayEdit, chosen }} />}>
+    <Frame sheet={`5 Sequence ${doc.key}`} keys={OWN_KEYS} reckoning={sheet && <StepCard {...{ sheet, step: at, piece, draft, mayEdit, chosen }} edit={(content, run) => void edit(content, run)} />}>
       <div className="flex h-full min-h-[600px] flex-col px-6 py-3">
         {list}
         <label className="sr-only" htmlFor="detail-title">Title</label>
@@ -146,7 +171,7 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
 
 const RELEASED: Record<string, string> = { top: 'at the top of the face', face: 'behind the cladding', unit: 'at the unit', penetration: 'at the pipe', fastener: 'at the fastener' };
 
-function StepCard({ sheet, step, piece, draft, mayEdit, chosen: strip }: { sheet: SequenceSheet; step: number; piece: string | null; draft: ReturnType<typeof useDraft<Detail>>; mayEdit: boolean; chosen: RainStrip | null }) {
+function StepCard({ sheet, step, piece, draft, mayEdit, chosen: strip, edit }: { edit: (detail: Detail, run?: string) => void; sheet: SequenceSheet; step: number; piece: string | null; draft: ReturnType<typeof useDraft<Detail>>; mayEdit: boolean; chosen: RainStrip | null }) {
   const { units } = useUnits();
   const other = units === 'si' ? 'us' : 'si';
   const now = sheet.steps.find((s) => s.number === step);
@@ -177,6 +202,7 @@ function StepCard({ sheet, step, piece, draft, mayEdit, chosen: strip }: { sheet
           <p className="text-[11px] text-faint">{sheet.materials[row.pieces[0] ?? '']}</p>
         </dl>
       ))}
+      {chosen && <PieceEditor detail={draft.content} piece={chosen} mayEdit={mayEdit} apply={edit} />}
       {!chosen && now && <p className="border-t border-hair py-2">{now.how}</p>}
       {!chosen && now?.caution && <p className="border-t border-hair py-2 text-caution">{now.caution}</p>}
       {!chosen && checks.length > 0 && (
