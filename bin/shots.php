@@ -41,7 +41,10 @@ foreach ($views as $name => [$path, $wait, $script]) {
     $browser->until('return document.fonts.status === "loaded" && !/opening the sheet|assessing|looking for what/.test(document.body.innerText)');
     if ($script !== null) {
         $browser->driver->executeScript($script);
-        $browser->until('return !/looking for what/.test(document.body.innerText)');
+        $browser->until('return !/looking for what/.test(document.body.innerText) && document.getAnimations().length === 0');
+        // Water begins to run when it has been drawn: once more, when that may have begun.
+        $browser->driver->executeAsyncScript('const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(() => done()))');
+        $browser->until('return document.getAnimations().length === 0');
     }
     // Two frames after the last change everything is painted.
     $browser->driver->executeAsyncScript('const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(() => done()))');

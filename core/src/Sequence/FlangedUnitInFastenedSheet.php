@@ -22,7 +22,7 @@ use Apron\Trace\Outcome;
  * strip and its whole top edge lies under sheet. The jamb strips stop level with the sill, so that no bonded edge closes
  * the drain under the bottom flange.
  */
-final class FlangedUnitInFastenedSheet extends FlangedUnit
+final class FlangedUnitInFastenedSheet extends DressedOpening
 {
     public const NAME = 'flanged-unit-in-fastened-sheet';
 

@@ -15,7 +15,7 @@ use Apron\Trace\Outcome;
  * A unit with a nailing flange in a fluid-applied membrane: fillets and a detail coat into the opening and onto the face, the
  * field coat over it, the unit in sealant, fluid flashing over the flange at jambs and head, the bottom left open.
  */
-final class FlangedUnitInFluid extends FlangedUnit
+final class FlangedUnitInFluid extends DressedOpening
 {
     public const NAME = 'flanged-unit-in-fluid';
 

@@ -14,7 +14,7 @@ use Apron\Trace\Outcome;
  * A unit with a nailing flange in a self-adhered membrane, shingled at the head: the membrane below and beside the opening
  * first, the course above only after the head strip, so that it laps over it and over what lies beside.
  */
-final class FlangedUnitInSelfAdhered extends FlangedUnit
+final class FlangedUnitInSelfAdhered extends DressedOpening
 {
     public const NAME = 'flanged-unit-in-self-adhered';
 

@@ -9,7 +9,7 @@ final class Generators
     public static function all(): array
     {
         $all = [];
-        foreach ([new FlangedUnitInFastenedSheet, new FlangedUnitInSelfAdhered, new FlangedUnitInFluid] as $generator) {
+        foreach ([new FlangedUnitInFastenedSheet, new FlangedUnitInSelfAdhered, new FlangedUnitInFluid, new StrappedUnitInSelfAdhered] as $generator) {
             $all[$generator->name()] = $generator;
         }
 

@@ -159,14 +159,19 @@ it('meets what each generator promises over a grid of sizes: no worse outcome, n
     // The unit's leak always comes out; where every layer is a coat it crosses from one to the next by their seal.
     foreach ($assessed->strips as $strip) {
         if ($strip->source === 'unit') {
-            expect($strip->outcome)->toBe(str_ends_with($name, 'fluid') ? Outcome::ReliesOnSeal : Outcome::Recovered);
+            expect($strip->outcome)->toBe(['flanged-unit-in-fluid' => Outcome::ReliesOnSeal, 'strapped-unit-in-self-adhered' => Outcome::Shed][$name] ?? Outcome::Recovered);
         }
     }
     $words = new Apron\Words(Apron\Quantity\UnitSystem::US);
     foreach ($detail->steps as $step) {
         expect($words->text($step->does, 'reason', $step->figures))->not->toBe('');
     }
-})->with(array_keys(Apron\Sequence\Generators::all()))->with([[400, 450, 90], [900, 1200, 184], [2400, 2100, 140], [5800, 3000, 300]]);
+})->with(array_keys(Apron\Sequence\Generators::all()))->with([[400, 450, 120], [900, 1200, 184], [2400, 2100, 140], [5800, 3000, 300]]);
+
+it('keeps a unit without flange on its sill, and says so', function () {
+    expect(fn () => Apron\Sequence\Generators::named('strapped-unit-in-self-adhered')->make('o', 'O', ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 140, 'setback_mm' => 90], new Materials([], new Catalogue)))
+        ->toThrow(Apron\Sequence\CannotGenerate::class, 'no more than 60 mm');
+});
 
 it('refuses an order that contradicts itself, with the patch', function (array $pieces, string $pointer, string $why) {
     try {

@@ -17,7 +17,8 @@ import { useUnits } from '../../ui/units';
 
 /** Ways of dressing an opening: what the water plane is made of. */
 const METHODS: Record<string, string> = {
-  'flanged-unit-in-fastened-sheet': 'a fastened sheet', 'flanged-unit-in-self-adhered': 'a self-adhered membrane', 'flanged-unit-in-fluid': 'a fluid-applied membrane',
+  'flanged-unit-in-fastened-sheet': 'flanged, in a fastened sheet', 'flanged-unit-in-self-adhered': 'flanged, in a self-adhered membrane',
+  'flanged-unit-in-fluid': 'flanged, in a fluid-applied membrane', 'strapped-unit-in-self-adhered': 'on straps, in a self-adhered membrane',
 };
 const OWN_KEYS: [string, string][] = [['r', 'run the rain on it as it stands after this step; again to stop'], ['[ ]', 'the strip of rain before, the next'], ['p P', 'the next piece, the one before'], ['Alt+arrows', 'nudge the piece by 5 mm'], ['← →', 'a step back, a step on'], ['Home End', 'the first step, the last']];
 
@@ -144,8 +145,9 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
           {size('width_mm', 'Opening, width', opening?.width_mm)}
           {size('height_mm', 'height', opening?.height_mm)}
           {size('depth_mm', 'depth of the return', opening?.depth_mm)}
+          {method === 'strapped-unit-in-self-adhered' && size('setback_mm', 'unit set in', draft.content.unit?.z?.[0])}
           <button className="act" aria-pressed={raining} onClick={() => { setRaining(!raining); setStrip(null); }}>{raining ? 'stop the rain' : 'run the rain'} <span className="key">r</span></button>
-          {generated && <label><span className="mr-1 text-faint">flanged unit in</span><select aria-label="Water plane" value={method} disabled={!mayEdit} onChange={(e) => {
+          {generated && <label><span className="mr-1 text-faint">unit</span><select aria-label="Water plane" value={method} disabled={!mayEdit} onChange={(e) => {
             const { width_mm, height_mm, depth_mm, margin_mm } = draft.content.generated?.parameters ?? {};
             // Only the sizes go along: the materials and figures of another method are its own.
             void make(e.target.value, Object.fromEntries(Object.entries({ width_mm, height_mm, depth_mm, margin_mm }).filter(([, v]) => v !== undefined)) as Record<string, number>);

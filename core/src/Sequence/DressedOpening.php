@@ -22,10 +22,11 @@ use Apron\Material\Material;
 use Apron\Material\Materials;
 
 /**
- * A unit with a nailing flange at the outer face, whatever the water plane round it is: its sizes, the pan, the liners of jambs
- * and head, the unit in its sealant. What is peculiar to a water plane is in the classes that extend it.
+ * A unit in an opening, whatever the water plane round it is: its sizes, the pan, the liners of jambs and head, and, as most have
+ * one, a nailing flange at the outer face. What is peculiar to a water plane or to a unit without flange is in the classes
+ * that extend it.
  */
-abstract class FlangedUnit implements Generator
+abstract class DressedOpening implements Generator
 {
     /** @var array<string, array{value: float|int, situation: string}> */
     protected array $figures;
@@ -65,14 +66,10 @@ abstract class FlangedUnit implements Generator
             width: $size['width_mm'], height: $size['height_mm'], depth: $size['depth_mm'], margin: $size['margin_mm'],
             sillPitch: SillPitch::Out, sillFall: $size['sill_fall_mm'], backDam: $size['back_dam_mm'], headOfWater: $size['head_of_water_mm'],
         );
-        // The flange sits on the face; its frame reaches in by what such units commonly do.
-        $closed = new UnitJoint(Edge::Sealed, true, true);
 
         return new Detail(
             id: $id, title: $title, opening: $opening, facets: $opening->facets(), folds: [], release: null, tolerant: [],
-            unit: new Unit(0.0, min($size['frame_depth_mm'], $size['depth_mm']), 'unit', [
-                'sill' => new UnitJoint(Edge::Open, true, true), 'head' => $closed, 'jamb-left' => $closed, 'jamb-right' => $closed,
-            ]),
+            unit: $this->set($size),
             pieces: $this->pieces($size, $used), penetrations: [], fasteners: [], framing: [],
             leastLaps: $this->leastLaps(),
             panUpturn: $size['pan_upturn_mm'],
@@ -162,6 +159,20 @@ abstract class FlangedUnit implements Generator
         }
 
         return $used;
+    }
+
+    /**
+     * Where the unit sits and how its joints are closed: the flange on the face, its frame reaching in by what such units commonly do.
+     *
+     * @param  array<string, float>  $s
+     */
+    protected function set(array $s): Unit
+    {
+        $closed = new UnitJoint(Edge::Sealed, true, true);
+
+        return new Unit(0.0, min($s['frame_depth_mm'], $s['depth_mm']), 'unit', [
+            'sill' => new UnitJoint(Edge::Open, true, true), 'head' => $closed, 'jamb-left' => $closed, 'jamb-right' => $closed,
+        ]);
     }
 
     /** @return list<LeastLap> */
