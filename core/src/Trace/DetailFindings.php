@@ -42,7 +42,7 @@ final class DetailFindings
                 }
                 // Let go at the top or lower down behind the cladding: the same water.
                 $source = $strip->source === 'top' ? 'face' : $strip->source;
-                $key = self::code($strip->outcome).'|'.$event['at'].'|'.$source;
+                $key = self::code($strip->outcome).'|'.$event['at'].'|'.(in_array($source, ['unit', 'fastener'], true) ? $source : 'face');
                 // Where it happens, which need not be on the facet it was let go on.
                 [$facet, $u] = $strip->told()->worstAt();
                 $key .= '|'.$facet;

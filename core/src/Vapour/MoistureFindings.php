@@ -75,6 +75,10 @@ final class MoistureFindings
             return [];
         }
         $figures = ['frsi' => $surface->factor, 'least' => $surface->leastForMould, 'month' => (int) $surface->criticalMonth + 1];
+        if ($surface->leastForMould >= 1) {
+            // No wall is warmer than its room: where the room itself is that damp, insulation is no cure.
+            return [new Finding('surface.room-damp', Severity::Caution, 'assemblies/'.$assembly->id, $figures, Source::published('ISO 13788:2012, clause 5'))];
+        }
         $mould = $surface->factor < $surface->leastForMould;
 
         return [new Finding(

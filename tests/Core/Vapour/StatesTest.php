@@ -101,3 +101,9 @@ it('condenses within a homogeneous layer where the string leaves saturation (clo
         }
     }
 });
+
+it('says that the room is damp where no wall could be warm enough, and that the wall is cold where one could', function (float $humidity, string $code) {
+    // Nearly as warm outdoors as in: at 85 % indoors no surface stays below four fifths of saturation.
+    $assessed = assessedWall(wallFile([[0.04, 1, 20]], 19, 90, ['indoor' => ['kind' => 'fixed', 'temperature_c' => 20, 'rh_pct' => $humidity]]));
+    expect(array_map(fn ($f) => $f->code, $assessed->findings()))->toContain($code);
+})->with([[85, 'surface.room-damp'], [79, 'surface.mould'], [50, 'surface.no-mould']]);

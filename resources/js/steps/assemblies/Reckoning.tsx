@@ -80,7 +80,7 @@ const METHODS: Record<string, string> = {
 const BRIDGES = { framing: 'the same without its members', fasteners: 'ISO 6946:2017, annex F', rain: 'ISO 6946:2017, F.4 (from memory)', bridge: 'ISO 14683, as typed' };
 
 /** A control nobody named, or a figure from memory, is for a person to settle and not for a search. */
-const curable = (finding: Finding) => (finding.severity === 'fail' || finding.severity === 'caution') && !finding.code.startsWith('control.');
+const curable = (finding: Finding) => (finding.severity === 'fail' || finding.severity === 'caution') && !finding.code.startsWith('control.') && finding.code !== 'surface.room-damp';
 
 function Row({ name, value, source, id, exact }: { name: string; value: string; source?: string | undefined; id?: string; exact?: number | null }) {
   return (
