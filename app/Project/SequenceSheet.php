@@ -9,6 +9,7 @@ use Apron\Finding;
 use Apron\Inspection\Check;
 use Apron\Inspection\OpeningChecks;
 use Apron\Sequence\CutList;
+use Apron\Sequence\Reasons;
 use Apron\Trace\DetailAssessment;
 use Apron\Trace\HalfBuilt;
 use Apron\Trace\Outcome;
@@ -37,6 +38,7 @@ final class SequenceSheet
             'cut_list' => CutList::of($detail),
             'checks' => array_map(fn (Check $check): array => self::check($check, $words), OpeningChecks::of($detail)),
             'findings' => array_map(fn (Finding $finding): array => ['severity' => $finding->severity->value, 'key' => $finding->key()] + $words->of($finding), Finding::worstFirst((new DetailAssessment($detail))->findings())),
+            'reasons' => array_map(fn (array $r): array => ['before' => $r['before'], 'after' => $r['after'], 'why' => $words->text($r['why'], 'title', ['inner' => $r['inner'], 'outer' => $r['outer']])], Reasons::of($detail)),
             'rain' => array_map(fn (array $state): array => self::rain($state, $words), HalfBuilt::eachStep($detail)),
         ];
     }

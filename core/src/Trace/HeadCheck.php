@@ -2,6 +2,7 @@
 
 namespace Apron\Trace;
 
+use Apron\Detail\Detail;
 use Apron\Detail\Edge;
 use Apron\Detail\PieceRole;
 use Apron\Detail\Side;
@@ -21,7 +22,7 @@ final class HeadCheck
             $worst = Severity::Pass;
             foreach ($patches as $laid) {
                 foreach ($rain->strips->of[$laid->patch->facet] as $strip => [$u0, $u1]) {
-                    if ($laid->rect()->u0 <= $u0 && $laid->rect()->u1 >= $u1 && ! self::folded($laid, $u0, $u1)) {
+                    if ($laid->rect()->u0 <= $u0 && $laid->rect()->u1 >= $u1 && ! self::folded($rain->layout->detail, $laid, $u0, $u1)) {
                         $verdict = self::at($rain, $laid, $strip, ($u0 + $u1) / 2);
                         $worst = $verdict->rank() < $worst->rank() ? $verdict : $worst;
                     }
@@ -54,11 +55,25 @@ final class HeadCheck
     }
 
     /** Whether its top goes on into another patch of its piece over these places: a folded top is not a top edge. */
-    private static function folded(Laid $laid, float $u0, float $u1): bool
+    private static function folded(Detail $detail, Laid $laid, float $u0, float $u1): bool
     {
         foreach ($laid->joined as $other) {
-            $level = $other->patch->facet !== $laid->patch->facet || $other->rect()->v0 === $laid->rect()->v1;
-            if ($level && $other->rect()->u0 <= $u0 && $other->rect()->u1 >= $u1 && ! ($other->patch->facet === $laid->patch->facet && $other->rect()->v1 <= $laid->rect()->v1)) {
+            $spans = $other->rect()->u0 <= $u0 && $other->rect()->u1 >= $u1;
+            if ($spans && ($other->patch->facet === $laid->patch->facet ? $other->rect()->v0 === $laid->rect()->v1 : self::foldsAtTop($detail, $laid, $other))) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private static function foldsAtTop(Detail $detail, Laid $laid, Laid $other): bool
+    {
+        if ($detail->opening !== null) {
+            return $laid->patch->facet === 'face' && $other->patch->facet === 'sill' && $laid->rect()->v1 === 0.0;
+        }
+        foreach ($detail->folds as $fold) {
+            if ($fold->from === $other->patch->facet && $fold->to === $laid->patch->facet && $laid->rect()->v1 === $fold->atV) {
                 return true;
             }
         }

@@ -1162,6 +1162,11 @@ export interface components {
                 wets: string[];
                 strips: components["schemas"]["RainStrip"][];
             }[];
+            reasons: {
+                before: number;
+                after: number;
+                why: string;
+            }[];
         };
         SiteCheck: {
             id: string;

@@ -20,7 +20,7 @@ const METHODS: Record<string, string> = {
   'flanged-unit-in-fastened-sheet': 'flanged, in a fastened sheet', 'flanged-unit-in-self-adhered': 'flanged, in a self-adhered membrane',
   'flanged-unit-in-fluid': 'flanged, in a fluid-applied membrane', 'strapped-unit-in-self-adhered': 'on straps, in a self-adhered membrane',
 };
-const OWN_KEYS: [string, string][] = [['r', 'run the rain on it as it stands after this step; again to stop'], ['[ ]', 'the strip of rain before, the next'], ['p P', 'the next piece, the one before'], ['Alt+arrows', 'nudge the piece by 5 mm'], ['← →', 'a step back, a step on'], ['Home End', 'the first step, the last']];
+const OWN_KEYS: [string, string][] = [['r', 'run the rain on it as it stands after this step; again to stop'], ['[ ]', 'the strip of rain before, the next'], ['p P', 'the next piece, the one before'], ['Alt+arrows', 'nudge the chosen piece by 5 mm; with none chosen, Alt+← → moves the step'], ['← →', 'a step back, a step on'], ['Home End', 'the first step, the last']];
 
 export default function Sequences() {
   const documents = useDocuments();
@@ -123,12 +123,31 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
     const chosenPiece = draft.content.pieces.find((p) => p.id === piece);
     if (mayEdit && chosenPiece) void edit(withPiece(draft.content, nudged(chosenPiece, du, dv)), `nudge ${chosenPiece.id}`);
   };
+  /** Step `at` changes places with its neighbour, unless a reason ties them. */
+  const moveStep = (by: 1 | -1) => {
+    const [first, second] = by === 1 ? [at, at + 1] : [at - 1, at];
+    if (!mayEdit || !sheet || first < 1 || second > last) return;
+    const tie = sheet.reasons.find((r) => r.before === first && r.after === second);
+    if (tie) {
+      setWhy(`Step ${second} stays after step ${first}: ${tie.why}.`);
+      return;
+    }
+    const swap = (n: number) => (n === first ? second : n === second ? first : n);
+    const content: Detail = {
+      ...draft.content,
+      pieces: draft.content.pieces.map((p) => ({ ...p, step: swap(p.step), patches: p.patches.map((q) => (q.step === undefined ? q : { ...q, step: swap(q.step) })) })),
+      ...(draft.content.steps ? { steps: draft.content.steps.map((s) => ({ ...s, number: swap(s.number) })).sort((a, b) => a.number - b.number) } : {}),
+    };
+    delete content.generated;
+    void edit(content, 'order');
+    setStep(swap(at));
+  };
   const walkPieces = (by: number) => {
     const ids = draft.content.pieces.filter((p) => p.step <= at).map((p) => p.id);
     setStrip(null);
     setPiece((id) => ids[(ids.indexOf(id ?? '') + by + ids.length) % Math.max(1, ids.length)] ?? null);
   };
-  useKeys({ p: () => walkPieces(1), P: () => walkPieces(-1), 'Alt+ArrowLeft': () => nudge(-5, 0), 'Alt+ArrowRight': () => nudge(5, 0), 'Alt+ArrowUp': () => nudge(0, 5), 'Alt+ArrowDown': () => nudge(0, -5) });
+  useKeys({ p: () => walkPieces(1), P: () => walkPieces(-1), 'Alt+ArrowLeft': () => { if (piece) nudge(-5, 0); else moveStep(-1); }, 'Alt+ArrowRight': () => { if (piece) nudge(5, 0); else moveStep(1); }, 'Alt+ArrowUp': () => nudge(0, 5), 'Alt+ArrowDown': () => nudge(0, -5) });
   const resize = (name: string, value: number) => make(method, { ...draft.content.generated?.parameters, [name]: value }, name);
   const generated = method in METHODS;
   const size = (name: string, label: string, value: number | undefined) => (
@@ -207,6 +226,12 @@ function StepCard({ sheet, step, piece, draft, mayEdit, chosen: strip, edit }: {
       {chosen && <PieceEditor detail={draft.content} piece={chosen} mayEdit={mayEdit} apply={edit} />}
       {!chosen && now && <p className="border-t border-hair py-2">{now.how}</p>}
       {!chosen && now?.caution && <p className="border-t border-hair py-2 text-caution">{now.caution}</p>}
+      {!chosen && sheet.reasons.some((r) => r.after === step) && (
+        <section className="border-t border-hair py-2" data-reasons={step}>
+          <h3 className="font-semibold">Why not earlier</h3>
+          <ul>{sheet.reasons.filter((r) => r.after === step).map((r) => <li key={r.before}>after {r.before}: {r.why}</li>)}</ul>
+        </section>
+      )}
       {!chosen && checks.length > 0 && (
         <section className="border-t border-hair py-2">
           <h3 className="font-semibold">Checked on site</h3>
