@@ -49,9 +49,14 @@ final class UprightJoints
         sort($cuts);
         $stretches = [];
         for ($i = 1, $n = count($cuts); $i < $n; $i++) {
-            $verdict = self::verdict($left, $right, ($cuts[$i - 1] + $cuts[$i]) / 2, $patches);
+            $v = ($cuts[$i - 1] + $cuts[$i]) / 2;
+            // A side that is joined on there is no edge.
+            if (self::goesOn($left, $left->rect()->u1, $v) || self::goesOn($right, $right->rect()->u0, $v)) {
+                continue;
+            }
+            $verdict = self::verdict($left, $right, $v, $patches);
             $last = count($stretches) - 1;
-            if ($last >= 0 && $stretches[$last]['verdict'] === $verdict) {
+            if ($last >= 0 && $stretches[$last]['verdict'] === $verdict && $stretches[$last]['v'][1] === $cuts[$i - 1]) {
                 $stretches[$last]['v'][1] = $cuts[$i];
             } else {
                 $stretches[] = ['facet' => $facet, 'u' => $left->rect()->u1, 'v' => [$cuts[$i - 1], $cuts[$i]], 'verdict' => $verdict, 'left' => $left->piece->id, 'right' => $right->piece->id];
@@ -84,13 +89,17 @@ final class UprightJoints
     private static function liesAcross(Laid $across, float $u, float $v): bool
     {
         $r = $across->rect();
-        if ($r->u0 < $u && $r->u1 > $u) {
-            return true;
-        }
-        foreach ($across->joined as $other) {
+
+        return ($r->u0 < $u && $r->u1 > $u) || (($r->u0 === $u || $r->u1 === $u) && self::goesOn($across, $u, $v));
+    }
+
+    /** Whether a patch is joined, at a place on one of its sides, to the next. */
+    private static function goesOn(Laid $laid, float $u, float $v): bool
+    {
+        foreach ($laid->joined as $other) {
             $o = $other->rect();
-            $other = $other->patch->facet === $across->patch->facet && $o->v0 < $v && $o->v1 > $v;
-            if ($other && (($r->u1 === $u && $o->u0 === $u) || ($r->u0 === $u && $o->u1 === $u))) {
+            $there = $other->patch->facet === $laid->patch->facet && $o->v0 < $v && $o->v1 > $v;
+            if ($there && (($laid->rect()->u1 === $u && $o->u0 === $u) || ($laid->rect()->u0 === $u && $o->u1 === $u))) {
                 return true;
             }
         }

@@ -29,6 +29,12 @@ function wallDetail(array $pieces, array $more = []): array
     return ['id' => 'd', 'title' => 'case', 'facets' => ['face' => ['u' => [0, 1000], 'v' => [0, 1000]]], 'release' => 'face', 'pieces' => $pieces] + $more;
 }
 
+/** A roof slope of 500 that ends over a wall of 1000. */
+function roofDetail(array $pieces): array
+{
+    return ['id' => 'd', 'title' => 'case', 'facets' => ['roof' => ['u' => [0, 1000], 'v' => [0, 500]], 'face' => ['u' => [0, 1000], 'v' => [0, 1000]]], 'folds' => [['from' => 'roof', 'to' => 'face', 'at_v' => 1000]], 'release' => 'roof', 'pieces' => $pieces];
+}
+
 function openingDetail(array $pieces, array $opening = [], array $more = []): array
 {
     return ['id' => 'd', 'title' => 'case', 'opening' => $opening + ['width_mm' => 1000, 'height_mm' => 1000, 'depth_mm' => 140, 'margin_mm' => 500, 'sill_pitch' => 'out', 'sill_fall_mm' => 10, 'back_dam_mm' => 25, 'head_of_water_mm' => 31], 'pieces' => $pieces] + $more;
