@@ -1,0 +1,69 @@
+<?php
+
+use Apron\Detail\Detail;
+use Apron\Finding;
+use Apron\Material\Catalogue;
+use Apron\Material\Materials;
+use Apron\Sequence\Generators;
+use Apron\Trace\HalfBuilt;
+use Apron\Trace\Outcome;
+
+require_once __DIR__.'/Support.php';
+
+function window(string $method = 'flanged-unit-in-fastened-sheet', array $more = []): Detail
+{
+    return Generators::named($method)->make('o', 'O', $more + ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 140], new Materials([], new Catalogue));
+}
+
+it('keeps only what has come to rest, and the unit’s joints only once it is in', function () {
+    $half = HalfBuilt::after(window(), 4);
+    expect(array_map(fn ($p) => $p->id, $half->pieces))->toBe(['sheet', 'pan', 'liner-left', 'liner-right', 'head-liner'])->and($half->unit)->toBeNull()
+        // The flap is still held up.
+        ->and(array_map(fn ($p) => $p->id, $half->piece('sheet')->patches))->not->toContain('sheet.flap')
+        ->and(HalfBuilt::after(window(), 5)->unit)->not->toBeNull()->and(HalfBuilt::after(window(), 0)->pieces)->toBe([]);
+});
+
+it('finds the steps after which a shower does no harm', function (string $method, array $safe) {
+    $states = HalfBuilt::eachStep(window($method));
+    expect(array_values(array_map(fn (array $s) => $s['step'], array_filter($states, fn (array $s) => $s['safe']))))->toBe($safe);
+    foreach ($states as $state) {
+        expect($state['wets'] === [])->toBe(! $state['worst']->harms());
+    }
+})->with([
+    ['flanged-unit-in-fastened-sheet', [8, 9, 10]], ['flanged-unit-in-self-adhered', [8, 9]], ['flanged-unit-in-fluid', [2, 3, 4, 5]], ['strapped-unit-in-self-adhered', [5, 6, 7, 8, 9]],
+]);
+
+it('wets everything where nothing is laid yet, and is finished as the whole detail is', function () {
+    $states = HalfBuilt::eachStep(window());
+    expect($states[0]['worst'])->toBe(Outcome::Wets)->and(end($states)['worst'])->toBe((new Apron\Trace\DetailAssessment(window()))->worst());
+});
+
+it('keeps the key of a finding through edits that move what it speaks of', function () {
+    $keys = fn (Detail $detail) => array_map(fn (Finding $f) => $f->key(), (new Apron\Trace\DetailAssessment($detail))->findings());
+    expect($keys(window()))->toBe($keys(window(more: ['width_mm' => 2400, 'height_mm' => 700])));
+    foreach ($keys(window()) as $key) {
+        expect($key)->not->toMatch('/\d{2}/');
+    }
+});
+
+it('prints the paths of a detail on the command line, and refuses a file that cannot be used with nothing on standard output', function () {
+    $run = function (string $json, string ...$more): array {
+        $process = proc_open([PHP_BINARY, __DIR__.'/../../../bin/trace.php', '-', ...$more], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes);
+        fwrite($pipes[0], $json);
+        fclose($pipes[0]);
+        [$out, $err] = [stream_get_contents($pipes[1]), stream_get_contents($pipes[2])];
+
+        return [proc_close($process), $out, $err];
+    };
+    $file = demoFile();
+    [$code, $out] = $run(json_encode($file));
+    expect($code)->toBe(0)->and($out)->toContain('relies on bond')->toContain('it crosses onto slit tape, left')->toContain('it comes out from behind unit')->toContain('not approved');
+    expect($run(json_encode($file), 'no-such-detail')[1])->not->toContain('it crosses');
+    // The flap forgotten: the wall above the head strip is bare.
+    $sheet = array_search('sheet', array_column($file['details'][0]['pieces'], 'id'), true);
+    $file['details'][0]['pieces'][$sheet]['patches'] = array_values(array_filter($file['details'][0]['pieces'][$sheet]['patches'], fn (array $p) => $p['id'] !== 'sheet.flap'));
+    [$code, $out] = $run(json_encode($file));
+    expect($code)->toBe(1)->and($out)->toContain('it reaches bare substrate where sheet ends');
+    [$code, $out, $err] = $run('{"format": "apron-project/1"}');
+    expect($code)->toBe(2)->and($out)->toBe('')->and($err)->toContain('/project');
+});
