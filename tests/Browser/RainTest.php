@@ -21,6 +21,15 @@ it('runs the rain on an opening by keyboard, step by step, and dresses it anothe
         $browser->driver->action()->sendKeys(null, ']')->perform();
         $browser->see('aside [data-strip]');
 
+        // The drawing as a file of its own: well formed, its colours written out, to scale, with what is drawn on the screen.
+        $browser->driver->executeScript('const url = URL.createObjectURL; URL.createObjectURL = (blob) => { blob.text().then((t) => { window.saved = t; }); return url(blob); }');
+        $browser->driver->action()->sendKeys(null, 'd')->perform();
+        $browser->until('return window.saved !== undefined', 'the drawing as a file');
+        $svg = new SimpleXMLElement((string) $browser->driver->executeScript('return window.saved'));
+        expect((string) $svg['width'])->toEndWith('mm')->and($svg->asXML())->not->toContain('var(')->not->toContain('class=')
+            ->and(count($svg->xpath('//*[@data-piece]')))->toBe($browser->driver->executeScript('return document.querySelectorAll("[data-drawing] [data-piece]").length'))
+            ->and(implode(' ', array_map(strval(...), $svg->xpath('//*[local-name()="text"]'))))->toContain('after step');
+
         // Before the flap is down it is not to be left: water gets to the bare wall above the head strip.
         $browser->driver->action()->sendKeys(null, WebDriverKeys::HOME)->perform();
         foreach (range(1, 6) as $ignored) {

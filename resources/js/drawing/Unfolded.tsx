@@ -61,7 +61,7 @@ export function Unfolded({ sheet, step, units, selected = null, onSelect, measur
   const numbered = new Set<string>();
   const size = window ? 26 : 30;
   return (
-    <svg viewBox={`-8 -8 ${(u1 - u0) * scale + 16} ${(v1 - v0) * scale + 16}`} className="block h-full w-full" role="group" aria-label={`${detail.title}, unfolded, after step ${step}`} data-drawing="unfolded">
+    <svg viewBox={`-8 -8 ${(u1 - u0) * scale + 16} ${(v1 - v0) * scale + 16}`} className="block h-full w-full" role="group" aria-label={`${detail.title}, unfolded, after step ${step}`} data-drawing="unfolded" data-mm={1 / scale}>
       {Object.entries(mitre).map(([facet, d]) => <clipPath key={facet} id={`${clip}${facet}`}><path d={d} /></clipPath>)}
       <clipPath id={`${clip}face`}><rect x="-4" y="-4" width={(u1 - u0) * scale + 8} height={(v1 - v0) * scale + 8} /></clipPath>
       <rect x={X(u0)} y={Y(v1)} width={(u1 - u0) * scale} height={(v1 - v0) * scale} fill="#fff" stroke="var(--color-ink)" strokeWidth="1.5" />

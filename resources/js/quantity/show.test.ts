@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { placeLayers, spread, THINNEST } from '../drawing/scale';
+import { writtenOut } from '../drawing/standAlone';
 import { judge } from '../steps/site/judge';
 import { readQuantity } from './read';
 import { show } from './show';
@@ -49,5 +50,12 @@ describe('layers on a section', () => {
 describe('a reading against its bound, as the server judges it', () => {
   it.each([[75, 'pass'], [74.9, 'caution'], [37.5, 'caution'], [37.4, 'fail'], [0, 'fail']] as const)('%d of 75 mm: %s', (value, severity) => {
     expect(judge(value, 75)).toBe(severity);
+  });
+});
+
+describe('a drawing that leaves the page', () => {
+  it('has its colours written out, and what nobody defined in the colour of the text', () => {
+    const ink = (name: string) => (name === '--color-ink' ? '#101418' : '');
+    expect(writtenOut('<path stroke="var(--color-ink)" fill="var(--color-gone)"/><rect fill="#fff" stroke="var(--color-ink)"/>', ink)).toBe('<path stroke="#101418" fill="currentColor"/><rect fill="#fff" stroke="#101418"/>');
   });
 });

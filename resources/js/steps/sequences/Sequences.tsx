@@ -4,6 +4,7 @@ import { useDocuments, useProjectId, useSequence } from '../../api/hooks';
 import { post, put, Refused } from '../../api/client';
 import type { Detail, Doc, RainStrip, SequenceSheet } from '../../api/types';
 import { nudged, PieceEditor, withPiece } from './PieceEditor';
+import { save, standAlone } from '../../drawing/standAlone';
 import { Unfolded } from '../../drawing/Unfolded';
 import { show } from '../../quantity/show';
 import { Frame } from '../../ui/Frame';
@@ -20,7 +21,7 @@ const METHODS: Record<string, string> = {
   'flanged-unit-in-fastened-sheet': 'flanged, in a fastened sheet', 'flanged-unit-in-self-adhered': 'flanged, in a self-adhered membrane',
   'flanged-unit-in-fluid': 'flanged, in a fluid-applied membrane', 'strapped-unit-in-self-adhered': 'on straps, in a self-adhered membrane',
 };
-const OWN_KEYS: [string, string][] = [['r', 'run the rain on it as it stands after this step; again to stop'], ['[ ]', 'the strip of rain before, the next'], ['p P', 'the next piece, the one before'], ['Alt+arrows', 'nudge the chosen piece by 5 mm; with none chosen, Alt+← → moves the step'], ['← →', 'a step back, a step on'], ['Home End', 'the first step, the last']];
+const OWN_KEYS: [string, string][] = [['r', 'run the rain on it as it stands after this step; again to stop'], ['[ ]', 'the strip of rain before, the next'], ['p P', 'the next piece, the one before'], ['Alt+arrows', 'nudge the chosen piece by 5 mm; with none chosen, Alt+← → moves the step'], ['d', 'the drawing after this step as an SVG file, 1:10'], ['← →', 'a step back, a step on'], ['Home End', 'the first step, the last']];
 
 export default function Sequences() {
   const documents = useDocuments();
@@ -85,7 +86,12 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
   const strips = rain?.strips.filter((s) => s.source !== 'face' || s.severity === 'fail') ?? [];
   const chosen = strip === null ? null : strips[strip] ?? null;
   const walk = (by: number) => { setRaining(true); setPiece(null); setStrip((i) => (i === null ? 0 : (i + by + strips.length) % Math.max(1, strips.length))); };
-  useKeys({ ArrowRight: () => go(at + 1), ArrowLeft: () => go(at - 1), Home: () => go(1), End: () => go(last), r: () => { setRaining((on) => !on); setStrip(null); }, ']': () => walk(1), '[': () => walk(-1), undo: draft.undo, redo: draft.redo });
+  const paper = useRef<HTMLDivElement>(null);
+  const saveDrawing = () => {
+    const drawing = paper.current?.querySelector<SVGSVGElement>('svg[data-drawing]');
+    if (drawing) save(`${doc.key}-step-${at}.svg`, standAlone(drawing, `${draft.content.title}, after step ${at}`));
+  };
+  useKeys({ d: saveDrawing, ArrowRight: () => go(at + 1), ArrowLeft: () => go(at - 1), Home: () => go(1), End: () => go(last), r: () => { setRaining((on) => !on); setStrip(null); }, ']': () => walk(1), '[': () => walk(-1), undo: draft.undo, redo: draft.redo });
   useEffect(() => setMade(undefined), [units]);
 
   const opening = draft.content.opening;
@@ -166,6 +172,7 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
           {size('depth_mm', 'depth of the return', opening?.depth_mm)}
           {method === 'strapped-unit-in-self-adhered' && size('setback_mm', 'unit set in', draft.content.unit?.z?.[0])}
           <button className="act" aria-pressed={raining} onClick={() => { setRaining(!raining); setStrip(null); }}>{raining ? 'stop the rain' : 'run the rain'} <span className="key">r</span></button>
+          <button className="act" onClick={saveDrawing}>SVG <span className="key">d</span></button>
           {generated && <label><span className="mr-1 text-faint">unit</span><select aria-label="Water plane" value={method} disabled={!mayEdit} onChange={(e) => {
             const { width_mm, height_mm, depth_mm, margin_mm } = draft.content.generated?.parameters ?? {};
             // Only the sizes go along: the materials and figures of another method are its own.
@@ -175,7 +182,7 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
           {mayEdit && <span className="ml-auto"><RemoveDocument kind="detail" id={doc.key} name={draft.content.title} lost="Its checks go with it; what was read on site stays in the record." after={`/p/${project}/sequences`} /></span>}
         </div>
         {why && <p role="alert" className="text-fail">{why}</p>}
-        <div className="min-h-0 grow py-1">{sheet && <Unfolded sheet={sheet} step={at} units={units} selected={piece} onSelect={(id) => { setPiece(id); setStrip(null); }} {...(raining ? { rain: strips, strip: chosen, onStrip: (r) => { setStrip(strips.indexOf(r)); setPiece(null); }, running: true } : {})} />}</div>
+        <div ref={paper} className="min-h-0 grow py-1">{sheet && <Unfolded sheet={sheet} step={at} units={units} selected={piece} onSelect={(id) => { setPiece(id); setStrip(null); }} {...(raining ? { rain: strips, strip: chosen, onStrip: (r) => { setStrip(strips.indexOf(r)); setPiece(null); }, running: true } : {})} />}</div>
         <ol className="flex gap-[6px] pb-1" aria-label="Steps of the work">
           {sheet?.steps.map((s) => (
             <li key={s.number} className="min-w-0 flex-1">
