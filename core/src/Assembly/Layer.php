@@ -4,6 +4,7 @@ namespace Apron\Assembly;
 
 use Apron\Material\Material;
 use Apron\Material\VapourClass;
+use Apron\RuleFigures;
 
 final readonly class Layer
 {
@@ -30,6 +31,14 @@ final readonly class Layer
     public function airLayer(): ?AirLayer
     {
         return $this->air ?? ($this->material->isAir() ? AirLayer::Still : null);
+    }
+
+    /** Is there for the heat: of a material that insulates (practice.json, W/mK), and no air layer. */
+    public function insulates(): bool
+    {
+        $conductivity = $this->material->conductivity;
+
+        return $conductivity !== null && $conductivity <= RuleFigures::of('practice')->figure('insulation_w_mk') && $this->airLayer() === null;
     }
 
     /**

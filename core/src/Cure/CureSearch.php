@@ -19,8 +19,6 @@ use Apron\Source;
  */
 final class CureSearch
 {
-    private const INSULATION_W_MK = 0.065;
-
     /** Points of a curve; between two of them the root is halved. */
     private const POINTS = 25;
 
@@ -91,8 +89,7 @@ final class CureSearch
         // Outermost first: insulation outside of the structure is what usually cures, and costs no room.
         foreach (array_reverse(array_keys($this->assembly->reckonedLayers())) as $i) {
             $layer = $this->assembly->layers[$i];
-            $conductivity = $layer->material->conductivity;
-            if ($conductivity !== null && $conductivity <= self::INSULATION_W_MK && $layer->airLayer() === null && count($cures) < 3) {
+            if ($layer->insulates() && count($cures) < 3) {
                 $cures[] = $this->thickness($i, $layer);
             }
         }

@@ -24,9 +24,4 @@ final readonly class Check
         public ?Measured $measured,
     ) {
     }
-
-    public function isLook(): bool
-    {
-        return $this->least === null;
-    }
 }

@@ -14,8 +14,6 @@ use Apron\RuleFigures;
  */
 final readonly class AirPath
 {
-    private const INSULATION_W_MK = 0.065;
-
     /** number of the interface, or null */
     public ?int $interface;
 
@@ -47,8 +45,7 @@ final readonly class AirPath
         $this->interface = $stop;
         [$inside, $outside, $cavity] = [0.0, 0.0, 0.0];
         foreach ($layers as $i => $layer) {
-            $conductivity = $layer->material->conductivity;
-            if ($stop === null || $conductivity === null || $conductivity > self::INSULATION_W_MK || $layer->airLayer() !== null) {
+            if ($stop === null || ! $layer->insulates()) {
                 continue;
             }
             if ($i >= $stop) {

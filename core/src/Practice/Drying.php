@@ -69,14 +69,6 @@ final readonly class Drying
         return min(array_map(fn (array $month): float => $month['inward'] + $month['outward'], $this->months));
     }
 
-    /** Months in which a side dries more than a tenth of what the better side's best month dries. */
-    public function monthsOf(string $way): int
-    {
-        $best = max(max(array_column($this->months, 'inward')), max(array_column($this->months, 'outward')));
-
-        return count(array_filter($this->months, fn (array $month): bool => $best > 0 && $month[$way] > $best / 10));
-    }
-
     /** @return 'both'|'outward'|'inward'|'hardly' */
     public function way(): string
     {

@@ -222,8 +222,7 @@ final class PracticeFindings
         }
         $film = $this->tightest(array_slice($layers, 0, $plane));
         foreach (array_slice($layers, $plane) as $layer) {
-            $insulates = ($layer->material->conductivity ?? 1.0) <= 0.065;
-            if ($insulates && $layer->permeance() <= $this->rules->figure('retarder_ng_pa_s_m2') && $film !== null && $film->vapourClass() === VapourClass::I) {
+            if ($layer->insulates() && $layer->permeance() <= $this->rules->figure('retarder_ng_pa_s_m2') && $film !== null && $film->vapourClass() === VapourClass::I) {
                 return [new Finding('practice.tight-outside-over-film', Severity::Caution, "$this->subject/layers/$layer->id", [
                     'layer' => $layer->material->name, 'film' => $film->material->name, 'permeance_ng_pa_s_m2' => $layer->permeance(), 'film_ng_pa_s_m2' => $film->permeance(),
                 ], Source::commonPractice('common practice: one vapour control layer, not two'))];

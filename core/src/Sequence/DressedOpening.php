@@ -28,6 +28,12 @@ use Apron\Material\Materials;
  */
 abstract class DressedOpening implements Generator
 {
+    /** @var string what the project file calls the method; each says its own */
+    public const NAME = '';
+
+    /** @var array<string, string> material parameter => the id it starts at */
+    protected const MATERIALS = [];
+
     /** @var array<string, array{value: float|int, situation: string}> */
     protected array $figures;
 
@@ -42,8 +48,10 @@ abstract class DressedOpening implements Generator
         $this->least = $data['least'];
     }
 
-    /** @return array<string, string> material parameter => the id it starts at */
-    abstract protected function usualMaterials(): array;
+    public function name(): string
+    {
+        return static::NAME;
+    }
 
     /**
      * @param  array<string, float>  $s  sizes
@@ -81,7 +89,7 @@ abstract class DressedOpening implements Generator
     /** @return list<string> the parameters it takes, sizes first */
     public function parameters(): array
     {
-        return ['width_mm', 'height_mm', 'depth_mm', 'head_of_water_mm', ...array_keys($this->figures), ...array_keys($this->usualMaterials())];
+        return ['width_mm', 'height_mm', 'depth_mm', 'head_of_water_mm', ...array_keys($this->figures), ...array_keys(static::MATERIALS)];
     }
 
     /**
@@ -95,7 +103,7 @@ abstract class DressedOpening implements Generator
             if (! in_array($name, $this->parameters(), true)) {
                 throw new CannotGenerate($name, $value, 'one of '.implode(', ', $this->parameters()));
             }
-            if (! isset($this->usualMaterials()[$name])) {
+            if (! isset(static::MATERIALS[$name])) {
                 $size[$name] = is_string($value) ? throw new CannotGenerate($name, $value, 'a number of mm') : $value;
             }
         }
@@ -153,7 +161,7 @@ abstract class DressedOpening implements Generator
     private function materials(array $parameters, Materials $materials): array
     {
         $used = [];
-        foreach ($this->usualMaterials() as $name => $usual) {
+        foreach (static::MATERIALS as $name => $usual) {
             $id = $parameters[$name] ?? $usual;
             $used[$name] = $materials->find((string) $id) ?? throw new CannotGenerate($name, $id, 'the id of a material of the project or the catalogue');
         }

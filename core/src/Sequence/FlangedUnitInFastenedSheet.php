@@ -27,7 +27,7 @@ final class FlangedUnitInFastenedSheet extends DressedOpening
     public const NAME = 'flanged-unit-in-fastened-sheet';
 
     /** What each material parameter starts at. */
-    private const MATERIALS = [
+    protected const MATERIALS = [
         'sheet_material' => 'polyolefin-wrap', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip',
         'tape_material' => 'seam-tape', 'unit_material' => 'window-unit',
     ];
@@ -36,16 +36,6 @@ final class FlangedUnitInFastenedSheet extends DressedOpening
     public function worst(): Outcome
     {
         return Outcome::ReliesOnBond;
-    }
-
-    public function name(): string
-    {
-        return self::NAME;
-    }
-
-    protected function usualMaterials(): array
-    {
-        return self::MATERIALS;
     }
 
     protected function pieces(array $s, array $used): array

@@ -19,22 +19,12 @@ final class FlangedUnitInFluid extends DressedOpening
 {
     public const NAME = 'flanged-unit-in-fluid';
 
-    private const MATERIALS = ['fluid_material' => 'fluid-permeable', 'flashing_material' => 'fluid-flashing', 'unit_material' => 'window-unit'];
+    protected const MATERIALS = ['fluid_material' => 'fluid-permeable', 'flashing_material' => 'fluid-flashing', 'unit_material' => 'window-unit'];
 
     /** Coats hold by their seal to each other: over the flange, and where the field coat laps onto the detail coat below the sill. */
     public function worst(): Outcome
     {
         return Outcome::ReliesOnSeal;
-    }
-
-    public function name(): string
-    {
-        return self::NAME;
-    }
-
-    protected function usualMaterials(): array
-    {
-        return self::MATERIALS;
     }
 
     protected function pieces(array $s, array $used): array

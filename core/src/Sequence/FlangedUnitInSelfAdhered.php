@@ -18,22 +18,12 @@ final class FlangedUnitInSelfAdhered extends DressedOpening
 {
     public const NAME = 'flanged-unit-in-self-adhered';
 
-    private const MATERIALS = ['membrane_material' => 'membrane-permeable', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip', 'unit_material' => 'window-unit'];
+    protected const MATERIALS = ['membrane_material' => 'membrane-permeable', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip', 'unit_material' => 'window-unit'];
 
     /** Every lap sheds; what leaks at the unit comes out under the open bottom flange. */
     public function worst(): Outcome
     {
         return Outcome::Recovered;
-    }
-
-    public function name(): string
-    {
-        return self::NAME;
-    }
-
-    protected function usualMaterials(): array
-    {
-        return self::MATERIALS;
     }
 
     protected function pieces(array $s, array $used): array

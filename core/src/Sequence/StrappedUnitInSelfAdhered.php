@@ -21,22 +21,12 @@ final class StrappedUnitInSelfAdhered extends DressedOpening
 {
     public const NAME = 'strapped-unit-in-self-adhered';
 
-    private const MATERIALS = ['membrane_material' => 'membrane-permeable', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip'];
+    protected const MATERIALS = ['membrane_material' => 'membrane-permeable', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip'];
 
     /** Nothing lies over anything that water must get out from behind. */
     public function worst(): Outcome
     {
         return Outcome::Shed;
-    }
-
-    public function name(): string
-    {
-        return self::NAME;
-    }
-
-    protected function usualMaterials(): array
-    {
-        return self::MATERIALS;
     }
 
     protected function pieces(array $s, array $used): array

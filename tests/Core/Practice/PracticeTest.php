@@ -121,3 +121,7 @@ it('holds more water for longer in a plank than in a strand board of the same wa
     $store = fn (string $board, float $mm) => array_values(array_filter(practiceWall([['gypsum-board', 12.7], ['glass-wool-batt', 100], [$board, $mm]])->drying, fn ($d) => $d->layer->material->id === $board))[0]->store;
     expect($store('plank-sheathing', 19))->toBeGreaterThan(2 * $store('osb', 11));
 });
+
+it('takes for insulation what conducts no better than the figure, and no air layer', function (array $layer, bool $insulates) {
+    expect(wall([[0.25, 10, 12.5], $layer])->layers[1]->insulates())->toBe($insulates);
+})->with([[[0.065, 1, 100], true], [[0.0651, 1, 100], false], [[0.03, 1, 100, ['air' => 'still']], false]]);
