@@ -73,6 +73,9 @@ final class Words
 
     public function listed(string $list, string $entry): string
     {
-        return $this->lists[$list][$entry] ?? $entry;
+        // Several of a kind are numbered: the second of two covers is `mullion-cover-2`.
+        $numbered = preg_match('/^(.+)-(\d+)$/', $entry, $m) === 1 && isset($this->lists[$list][$m[1]]) ? "{$this->lists[$list][$m[1]]} $m[2]" : $entry;
+
+        return $this->lists[$list][$entry] ?? $numbered;
     }
 }

@@ -15,6 +15,7 @@ final readonly class Display
         '_l_s_m2' => [3, 'L/s·m²', 0.19685, 4, 'cfm/ft²'],
         '_mm' => [0, 'mm', 1 / Conversion::MM_PER_INCH, 2, 'in'],
         '_m' => [2, 'm', 1 / 0.3048, 2, 'ft'],
+        '_deg' => [0, '°', 1.0, 0, '°'],
         '_pct' => [0, '%', 1.0, 0, '%'],
         '_ml' => [0, 'mL', 1 / 29.5735, 2, 'fl oz'],
         '_pa' => [0, 'Pa', 1 / Conversion::PA_PER_PSF, 1, 'psf'],

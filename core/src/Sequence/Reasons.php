@@ -19,11 +19,11 @@ final class Reasons
         foreach ((new Layout($detail))->on as $patches) {
             foreach ($patches as $i => $inner) {
                 foreach (array_slice($patches, $i + 1) as $outer) {
-                    $tied = $inner->piece !== $outer->piece && $inner->patch->step < $outer->patch->step && $inner->rect()->overlap($outer->rect()) !== null;
-                    if ($tied) {
-                        $reasons["{$inner->patch->step}-{$outer->patch->step}"] ??= [
-                            'before' => $inner->patch->step, 'after' => $outer->patch->step, 'why' => 'order.lies-under', 'inner' => $inner->piece->id, 'outer' => $outer->piece->id,
-                        ];
+                    [$in, $out] = [$inner->patch->step, $outer->patch->step];
+                    if ($inner->piece !== $outer->piece && $in !== $out && $inner->rect()->overlap($outer->rect()) !== null) {
+                        // What lies under but comes later is tucked: the other must be there, its edge still open.
+                        $why = $in < $out ? 'order.lies-under' : 'order.tucked';
+                        $reasons[min($in, $out).'-'.max($in, $out)] ??= ['before' => min($in, $out), 'after' => max($in, $out), 'why' => $why, 'inner' => $inner->piece->id, 'outer' => $outer->piece->id];
                     }
                 }
             }

@@ -171,7 +171,7 @@ final class Layout
         throw new CannotLay($row[1]->id, "is tucked under {$over[0]->id}, all of whose edges are bonded or sealed", 'an open edge to be tucked under');
     }
 
-    /** Where two joined patches both overlap the same other piece, one over it and one under it cannot be built. */
+    /** Where two joined patches both overlap another that is not cut between them, one over it and one under it cannot be built. */
     private function refuseWeaves(): void
     {
         foreach ($this->all() as $a) {
@@ -181,7 +181,9 @@ final class Layout
                         continue;
                     }
                     foreach ($this->facet($b->patch->facet) as $y) {
-                        if ($y->piece === $x->piece && $y->rect()->overlap($b->rect()) !== null && ($x->order < $a->order) !== ($y->order < $b->order)) {
+                        // Through a cut between two patches of one piece another may well pass: over the sheet beside a head, under its flap.
+                        $whole = $x === $y || in_array($y, $x->joined, true);
+                        if ($whole && $y->rect()->overlap($b->rect()) !== null && ($x->order < $a->order) !== ($y->order < $b->order)) {
                             throw new CannotLay($b->patch->id, "is joined to {$a->patch->id}, and {$x->piece->id} lies between them: over the one and under the other", 'the same order on both; a weave cannot be built');
                         }
                     }

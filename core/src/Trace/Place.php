@@ -249,9 +249,20 @@ abstract class Place
     /** Whether a patch that goes on past here lies between the carrier and another. */
     protected function shielded(?Laid $carrier, Laid $p): bool
     {
-        [$low, $high] = $carrier === null ? [-1, $p->order] : [min($carrier->order, $p->order), max($carrier->order, $p->order)];
+        $outward = $carrier === null || $p->order > $carrier->order;
+        $ends = $carrier !== null && $this->span[$carrier->order][1] === $this->break;
         foreach ($this->column as $l) {
-            if ($l->order > $low && $l->order < $high && ($this->span[$l->order][0] <= $this->interval && $this->span[$l->order][1] > $this->interval) && $this->goesOn($l)) {
+            if ($this->span[$l->order][0] > $this->interval || $this->span[$l->order][1] <= $this->interval || ! $this->goesOn($l)) {
+                continue;
+            }
+            // Where it goes on in a patch it is joined to, that one lies over or under what begins here.
+            $below = $this->span[$l->order][1] === $this->break ? ($this->joinedBelow($l) ?? $l) : $l;
+            if ($below === $carrier) {
+                continue;
+            }
+            $past = ($ends ? $l->order : $below->order) <=> ($carrier->order ?? -1);
+            $short = $p->order <=> $below->order;
+            if ($outward ? $past > 0 && $short > 0 : $past < 0 && $short < 0) {
                 return true;
             }
         }

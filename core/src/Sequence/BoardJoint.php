@@ -1,0 +1,50 @@
+<?php
+
+namespace Apron\Sequence;
+
+use Apron\Detail\CutSize;
+use Apron\Detail\PieceKind;
+use Apron\Detail\PieceRole;
+use Apron\Trace\Outcome;
+
+/** Where three boards of sheathing or insulation meet: a gap between them, the upright joint taped first, then the level one across it. */
+final class BoardJoint extends JointDetail
+{
+    public const NAME = 'board-joint';
+
+    protected const MATERIALS = ['board_material' => 'osb-film-faced', 'tape_material' => 'seam-tape'];
+
+    /** The level tape carries the water over the joint by its bond. */
+    public function worst(array $parameters = []): Outcome
+    {
+        return Outcome::ReliesOnBond;
+    }
+
+    protected function facets(array $s): array
+    {
+        return ['face' => [0.0, 0.0, $s['length_mm'], 2 * $s['side_mm']]];
+    }
+
+    protected function does(array $s, array $chosen): array
+    {
+        return [['boards-gapped', ['gap_mm' => $s['gap_mm']]], ['upright-seams', ['tape_mm' => $s['tape_mm']]], ['level-seams', ['tape_mm' => $s['tape_mm']]]];
+    }
+
+    protected function pieces(array $s, array $used, array $chosen): array
+    {
+        [$w, $side, $half, $gap] = [$s['length_mm'], $s['side_mm'], $s['tape_mm'] / 2, $s['gap_mm'] / 2];
+        $board = fn (string $id, array $rect) => $this->laid($id, $used['board_material'], PieceKind::Board, 1, [$this->patch("$id.face", 'face', $rect, [], 1)], PieceRole::Plane);
+
+        return [
+            $board('board-lower', [0, 0, $w, $side - $gap]), $board('board-upper-left', [0, $side + $gap, $w / 2 - $gap, 2 * $side]), $board('board-upper-right', [$w / 2 + $gap, $side + $gap, $w, 2 * $side]),
+            $this->laid('seam-upper', $used['tape_material'], PieceKind::Tape, 2, [$this->patch('seam-upper.face', 'face', [$w / 2 - $half, $side, $w / 2 + $half, 2 * $side], [], 2)], null, new CutSize($side, 2 * $half)),
+            $this->laid('level-seam', $used['tape_material'], PieceKind::Tape, 3, [$this->patch('level-seam.face', 'face', [0, $side - $half, $w, $side + $half], [], 3)], null, new CutSize($w, 2 * $half)),
+        ];
+    }
+
+    protected function demandRoom(array $s): void
+    {
+        $this->demandBelow($s, 'gap_mm', $s['tape_mm'] - 50, 'so that the tape holds 25 mm on both boards');
+        $this->demandBelow($s, 'tape_mm', min($s['side_mm'], $s['length_mm'] / 2), 'the boards beside the joint');
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+namespace Apron\Sequence;
+
+use Apron\Detail\Unit;
+
+/** A unit without flange, held by straps or clips at a given depth of the opening: sealed outside at jambs and head, drained at the sill. */
+trait OnStraps
+{
+    protected function demandRoom(array $s): void
+    {
+        parent::demandRoom($s);
+        if ($s['setback_mm'] + $s['frame_depth_mm'] > $s['depth_mm']) {
+            throw new CannotGenerate('setback_mm', $s['setback_mm'], sprintf('no more than %g mm, so that the frame stays on the sill', $s['depth_mm'] - $s['frame_depth_mm']));
+        }
+    }
+
+    protected function set(array $s, array $chosen): Unit
+    {
+        return new Unit($s['setback_mm'], $s['setback_mm'] + $s['frame_depth_mm'], null, $this->joints());
+    }
+
+    protected function figuresOf(string $does, array $s): array
+    {
+        return match ($does) {
+            'unit-on-straps', 'unit-on-clips', 'unit-with-membranes', 'unit-with-tape', 'door-on-blocks' => ['setback_mm' => $s['setback_mm'], 'clearance_mm' => $s['clearance_mm']],
+            'membrane-below-and-beside' => ['above_mm' => $s['membrane_lap_mm']],
+            default => parent::figuresOf($does, $s),
+        };
+    }
+
+    /**
+     * @param  array<string, string>  $chosen
+     * @return list<string> the unit and its seals; straps and clips leak air and are sealed in a second pass
+     */
+    protected function setAndSealed(array $chosen): array
+    {
+        return ["unit-on-{$chosen['held_by']}", 'outer-seals', "{$chosen['held_by']}-resealed", 'inner-air-seal'];
+    }
+}
