@@ -3,6 +3,7 @@
 namespace App\Project;
 
 use Apron\Detail\Detail;
+use Apron\Detail\Piece;
 use Apron\Detail\Step;
 use Apron\File\DetailWriter;
 use Apron\Finding;
@@ -10,8 +11,11 @@ use Apron\Inspection\Check;
 use Apron\Inspection\OpeningChecks;
 use Apron\Sequence\CutList;
 use Apron\Sequence\Reasons;
+use Apron\Sequence\Rolls;
+use Apron\Sequence\StepCards;
 use Apron\Trace\DetailAssessment;
 use Apron\Trace\HalfBuilt;
+use Apron\Trace\Lap;
 use Apron\Trace\Outcome;
 use Apron\Trace\StripResult;
 use Apron\Words;
@@ -27,15 +31,18 @@ final class SequenceSheet
             'families' => self::families($detail),
             'materials' => self::materials($detail),
             'names' => self::names($detail, $words),
-            'steps' => array_map(fn (Step $step): array => [
+            'steps' => array_map(fn (Step $step, array $card): array => [
                 'number' => $step->number,
                 'does' => $step->does,
                 'title' => self::said($words, $step->does, 'title', $step->figures),
                 'short' => self::said($words, $step->does, 'short', $step->figures),
                 'how' => self::said($words, $step->does, 'reason', $step->figures),
                 'caution' => self::said($words, $step->does, 'remedy', $step->figures),
-            ], $detail->steps),
+                'pieces' => array_map(fn (array $piece): array => self::card($piece['piece'], $piece['facets'], $piece['laps'], $words), $card['pieces']),
+            ], $detail->steps, StepCards::of($detail)),
             'cut_list' => CutList::of($detail),
+            'rolls' => (new Rolls)->of($detail),
+            'cut_tolerance' => $words->text('handling.tolerance', 'cut', ['cut_mm' => StepCards::CUT_TOLERANCE_MM]),
             'checks' => array_map(fn (Check $check): array => self::check($check, $words), OpeningChecks::of($detail)),
             'findings' => array_map(fn (Finding $finding): array => ['severity' => $finding->severity->value, 'key' => $finding->key()] + $words->of($finding), Finding::worstFirst((new DetailAssessment($detail))->findings())),
             'reasons' => array_map(fn (array $r): array => ['before' => $r['before'], 'after' => $r['after'], 'why' => $words->text($r['why'], 'title', ['inner' => $r['inner'], 'outer' => $r['outer']])], Reasons::of($detail)),
@@ -60,6 +67,29 @@ final class SequenceSheet
                 'at' => array_combine(['facet', 'u', 'v'], $strip->told()->worstAt()),
                 'route' => array_map(fn (array $at): array => ['facet' => $at[0], 'u' => $at[1], 'v' => $at[2]], $strip->told()->route),
             ], $state['strips']),
+        ];
+    }
+
+    /**
+     * @param  list<string>  $facets
+     * @param  list<Lap>  $laps
+     * @return array<string, mixed>
+     */
+    private static function card(Piece $piece, array $facets, array $laps, Words $words): array
+    {
+        $like = [];
+        foreach ($laps as $lap) {
+            $row = ['over' => $lap->outer === $piece->id, 'other' => $lap->outer === $piece->id ? $lap->inner : $lap->outer, 'lap_mm' => $lap->size, 'least_mm' => $lap->least];
+            $like[implode(' ', [$row['over'], $row['other'], $lap->size])] = $row;
+        }
+        $code = 'handling.'.$piece->kind->value;
+
+        return [
+            'id' => $piece->id,
+            'on' => array_map(fn (string $facet): string => $words->listed('facet', $facet), $facets),
+            'laps' => array_values($like),
+            'press' => self::said($words, $code, 'press', []), 'prime' => self::said($words, $code, 'prime', []),
+            'wait' => self::said($words, $code, 'wait', []), 'check' => self::said($words, $code, 'check', []),
         ];
     }
 

@@ -23,7 +23,7 @@ final class Words
     {
         $folder ??= dirname(__DIR__).'/data/words';
         $this->display = new Display($units);
-        foreach (['findings', 'cures', 'trace', 'sequence', 'checks', 'lists'] as $file) {
+        foreach (['findings', 'cures', 'trace', 'sequence', 'checks', 'handling', 'lists'] as $file) {
             /** @var array<string, array<string, string>> $rows */
             $rows = json_decode((string) file_get_contents("$folder/$file.json"), true, 8, JSON_THROW_ON_ERROR);
             if ($file === 'lists') {

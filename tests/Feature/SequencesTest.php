@@ -9,8 +9,10 @@ beforeEach(function () {
     $this->stored = $this->getJson("{$this->path}/sequences/o4")->json();
 });
 
-it('makes an opening by each method, from its sizes alone, and it can be saved', function (string $generator) {
-    $sheet = $this->postJson("{$this->path}/generate", ['id' => 'o9', 'title' => 'Nine', 'generator' => $generator, 'parameters' => ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 150]])->assertOk()->json();
+it('makes a detail by each method, from its sizes alone, and it can be saved', function (string $generator) {
+    $takes = array_column(array_filter(Generators::named($generator)->parameters(), fn (array $p) => $p['kind'] === 'size'), 'name');
+    $sizes = array_intersect_key(['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 150, 'length_mm' => 2000, 'diameter_mm' => 400], array_flip($takes)) + (preg_match('/^flanged-unit-in-(faced|taped|flapped)/', $generator) === 1 ? ['margin_mm' => 700] : []);
+    $sheet = $this->postJson("{$this->path}/generate", ['id' => 'o9', 'title' => 'Nine', 'generator' => $generator, 'parameters' => $sizes])->assertOk()->json();
     expect($sheet['detail']['generated']['generator'])->toBe($generator)->and($sheet['rain'])->toHaveCount(count($sheet['steps']))->and(end($sheet['rain'])['safe'])->toBeTrue()
         ->and(array_filter($sheet['findings'], fn (array $f) => $f['severity'] === 'fail'))->toBe([]);
     $this->putJson("{$this->path}/documents/detail/o9", ['revision' => 0, 'content' => $sheet['detail']])->assertOk();
@@ -58,4 +60,55 @@ it('says of each step why it is not earlier, what a shower tonight would do, and
             expect($point['facet'] !== $before['facet'] || $point['v'] <= $before['v'])->toBeTrue();
         }
     }
+});
+
+it('lists every method with what it takes, in words', function () {
+    $methods = collect($this->getJson('/api/generators')->assertOk()->json())->keyBy('name');
+    expect($methods->keys()->all())->toBe(array_keys(Generators::all()));
+    foreach ($methods as $name => $method) {
+        expect($method['title'])->not->toBe($name)->and($method['parameters'])->not->toBe([]);
+        foreach ($method['parameters'] as $parameter) {
+            expect($parameter['kind'] === 'material' || ! str_contains($parameter['label'], '_'))->toBeTrue("$name {$parameter['name']}");
+            foreach ($parameter['of'] as $of) {
+                expect($of['title'])->not->toBe('');
+            }
+        }
+    }
+});
+
+it('takes what the project has settled: its wind and its schools', function () {
+    $brief = $this->getJson($this->path)->json('brief');
+    $brief['content']['project']['schools'] = ['head' => 'reverse-lap'];
+    $this->putJson("{$this->path}/documents/brief/{$brief['key']}", ['revision' => $brief['revision'], 'content' => $brief['content']])->assertOk();
+    $asked = ['id' => 'o9', 'title' => 'Nine', 'generator' => 'flanged-unit-in-self-adhered', 'parameters' => ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 150]];
+    $made = $this->postJson("{$this->path}/generate", $asked)->assertOk()->json('detail');
+    expect($made['generated']['parameters']['head'])->toBe('reverse-lap')->and(array_column($made['steps'], 'does'))->toContain('head-strip-taped');
+    // What is asked for outright wins.
+    $asked['parameters']['head'] = 'shingle';
+    expect(array_column($this->postJson("{$this->path}/generate", $asked)->json('detail.steps'), 'does'))->toContain('course-above');
+});
+
+it('works out the joint and the depths, and refuses what makes no sense', function () {
+    $sizes = ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 300, 'gap_mm' => 13, 'frame_mm' => 80, 'unit_kg' => 45, 'insulation_mm' => 150];
+    $answer = $this->postJson("{$this->path}/joinery", $sizes + ['units' => 'us'])->assertOk()->json();
+    expect(implode(' ', array_column($answer['joinery'], 'text')))->toContain(' in')->not->toContain('{')->and(array_column($answer['depths'], 'place'))->toContain('in-line-with-insulation');
+    $this->postJson("{$this->path}/joinery", ['gap_mm' => 900] + $sizes)->assertUnprocessable()->assertJsonFragment(['message' => 'gap_mm is 900; expected 3 to 100']);
+    $this->postJson("{$this->path}/joinery", array_diff_key($sizes, ['unit_kg' => 0]))->assertUnprocessable();
+});
+
+it('drills an order of the steps and keeps it only where asked', function () {
+    $order = $this->getJson("{$this->path}/sequences/o4/drill?seed=7")->assertOk()->json();
+    expect($order)->toEqualCanonicalizing(range(1, 10))->not->toBe(range(1, 10));
+    $right = $this->postJson("{$this->path}/sequences/o4/drill", ['order' => range(1, 10)])->assertOk()->json();
+    expect($right['broken'])->toBe([])->and($right['worst'])->toBe('relies on bond')->and($right['sheet']['steps'])->toHaveCount(10);
+    expect($this->getJson("{$this->path}/drills")->json())->toBe([]);
+    // The flap let down before the head strip: the strip then lies over it, held by its bond alone.
+    $wrong = $this->postJson("{$this->path}/sequences/o4/drill", ['order' => [1, 2, 3, 4, 5, 6, 8, 7, 9, 10], 'keep' => true, 'tries' => 3])->assertOk()->json();
+    expect($wrong['broken'])->toBe([['before' => 7, 'after' => 8, 'why' => 'head strip lies under sheet']])->and(collect($wrong['sheet']['findings'])->pluck('key')->filter(fn (string $k) => str_starts_with($k, 'head.exposed')))->not->toBeEmpty();
+    $kept = $this->getJson("{$this->path}/drills")->json();
+    expect($kept)->toHaveCount(1)->and($kept[0]['tries'])->toBe(3)->and($kept[0]['broken'])->toBe(1)->and($kept[0]['detail'])->toBe('o4');
+    // What cannot be built at all is said, not drawn.
+    $woven = $this->postJson("{$this->path}/sequences/o4/drill", ['order' => [2, 3, 4, 5, 6, 7, 8, 9, 1, 10]])->assertOk()->json();
+    expect($woven['refused'])->toContain('weave')->and($woven['sheet'])->toBeNull();
+    $this->postJson("{$this->path}/sequences/o4/drill", ['order' => [1, 1]])->assertUnprocessable()->assertJsonFragment(['order' => ['an order of all steps, each once: 1, 2, 3, 4, 5, 6, 7, 8, 9, 10']]);
 });

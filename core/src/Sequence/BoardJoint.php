@@ -33,12 +33,12 @@ final class BoardJoint extends JointDetail
     protected function pieces(array $s, array $used, array $chosen): array
     {
         [$w, $side, $half, $gap] = [$s['length_mm'], $s['side_mm'], $s['tape_mm'] / 2, $s['gap_mm'] / 2];
-        $board = fn (string $id, array $rect) => $this->laid($id, $used['board_material'], PieceKind::Board, 1, [$this->patch("$id.face", 'face', $rect, [], 1)], PieceRole::Plane);
+        [$material, $kind] = [$used['board_material'], PieceKind::Board];
 
         return [
-            $board('board-lower', [0, 0, $w, $side - $gap]), $board('board-upper-left', [0, $side + $gap, $w / 2 - $gap, 2 * $side]), $board('board-upper-right', [$w / 2 + $gap, $side + $gap, $w, 2 * $side]),
-            $this->laid('seam-upper', $used['tape_material'], PieceKind::Tape, 2, [$this->patch('seam-upper.face', 'face', [$w / 2 - $half, $side, $w / 2 + $half, 2 * $side], [], 2)], null, new CutSize($side, 2 * $half)),
-            $this->laid('level-seam', $used['tape_material'], PieceKind::Tape, 3, [$this->patch('level-seam.face', 'face', [0, $side - $half, $w, $side + $half], [], 3)], null, new CutSize($w, 2 * $half)),
+            $this->onFace('board-lower', $material, $kind, 1, [0, 0, $w, $side - $gap], PieceRole::Plane), $this->onFace('board-upper-left', $material, $kind, 1, [0, $side + $gap, $w / 2 - $gap, 2 * $side], PieceRole::Plane), $this->onFace('board-upper-right', $material, $kind, 1, [$w / 2 + $gap, $side + $gap, $w, 2 * $side], PieceRole::Plane),
+            $this->onFace('seam-upper', $used['tape_material'], PieceKind::Tape, 2, [$w / 2 - $half, $side, $w / 2 + $half, 2 * $side], null, new CutSize($side, 2 * $half)),
+            $this->onFace('level-seam', $used['tape_material'], PieceKind::Tape, 3, [0, $side - $half, $w, $side + $half], null, new CutSize($w, 2 * $half)),
         ];
     }
 

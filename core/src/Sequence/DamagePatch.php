@@ -37,7 +37,7 @@ final class DamagePatch extends JointDetail
     protected function pieces(array $s, array $used, array $chosen): array
     {
         [$w, $h, $m, $p, $half] = [$s['width_mm'], $s['height_mm'], $s['margin_mm'], $s['patch_mm'], $s['tape_mm'] / 2];
-        $tape = fn (string $id, array $rect, int $step, float $length) => $this->laid($id, $used['tape_material'], PieceKind::Tape, $step, [$this->patch("$id.face", 'face', $rect, [], $step)], null, new CutSize($length, 2 * $half));
+        [$tape, $kind] = [$used['tape_material'], PieceKind::Tape];
 
         return [
             $this->laid('sheet', $used['sheet_material'], PieceKind::Sheet, 1, [
@@ -45,8 +45,8 @@ final class DamagePatch extends JointDetail
                 $this->patch('sheet.right', 'face', [$w, 0, $w + $m, $h], ['f'], 1), $this->patch('sheet.above', 'face', [-$m, $h, $w + $m, $h + $m], ['f'], 1),
             ], PieceRole::Plane),
             $this->laid('damage-patch', $used['patch_material'], PieceKind::Sheet, 2, [$this->patch('damage-patch.face', 'face', [-$p, -$p, $w + $p, $h + $p], [], 2)], null, new CutSize($w + 2 * $p, $h + 2 * $p)),
-            $tape('tape-left', [-$p - $half, -$p, -$p + $half, $h + $p], 3, $h + 2 * $p), $tape('tape-right', [$w + $p - $half, -$p, $w + $p + $half, $h + $p], 3, $h + 2 * $p),
-            $tape('tape-top', [-$p - $half, $h + $p - $half, $w + $p + $half, $h + $p + $half], 4, $w + 2 * $p + 2 * $half),
+            $this->onFace('tape-left', $tape, $kind, 3, [-$p - $half, -$p, -$p + $half, $h + $p], null, new CutSize($h + 2 * $p, 2 * $half)), $this->onFace('tape-right', $tape, $kind, 3, [$w + $p - $half, -$p, $w + $p + $half, $h + $p], null, new CutSize($h + 2 * $p, 2 * $half)),
+            $this->onFace('tape-top', $tape, $kind, 4, [-$p - $half, $h + $p - $half, $w + $p + $half, $h + $p + $half], null, new CutSize($w + 2 * $p + 2 * $half, 2 * $half)),
         ];
     }
 

@@ -195,6 +195,16 @@ abstract class DetailGenerator implements Generator
     }
 
     /**
+     * A piece of one patch on the face.
+     *
+     * @param  array{float|int, float|int, float|int, float|int}  $rect
+     */
+    protected function onFace(string $id, Material $material, PieceKind $kind, int $step, array $rect, ?PieceRole $role = null, ?CutSize $cut = null): Piece
+    {
+        return $this->laid($id, $material, $kind, $step, [$this->patch("$id.face", 'face', $rect, [], $step)], $role, $cut);
+    }
+
+    /**
      * A list of steps numbered from one.
      *
      * @param  list<array{string, array<string, float|int|string>}>  $does

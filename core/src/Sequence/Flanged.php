@@ -50,6 +50,10 @@ trait Flanged
         return $s['jamb_strip_mm'] - $this->stripInner($s) + $s['head_strip_past_jamb_mm'];
     }
 
+    /**
+     * @param  array<string, float>  $s
+     * @return array<string, float>
+     */
     protected function figuresOf(string $does, array $s): array
     {
         return match ($does) {

@@ -96,11 +96,15 @@ class FlangedUnitInFacedSheathing extends DressedOpening
     {
         $this->demandFlange($s);
         $this->demandBoards($s);
-        if (isset($s['sheathing_mm']) && ($s['sheathing_mm'] <= 5 || $s['sheathing_mm'] + 5 >= $s['depth_mm'])) {
+        if (isset($s['sheathing_mm']) && ($s['sheathing_mm'] <= 5 || $s['depth_mm'] <= $s['sheathing_mm'] + 5)) {
             throw new CannotGenerate('sheathing_mm', $s['sheathing_mm'], 'more than 5 mm and less than the return of the opening');
         }
     }
 
+    /**
+     * @param  array<string, float>  $s
+     * @return array<string, float>
+     */
     protected function figuresOf(string $does, array $s): array
     {
         return match ($does) {

@@ -71,6 +71,7 @@ class FlangedUnitInFastenedSheet extends DressedOpening
         ];
     }
 
+    /** @param  array<string, float>  $s */
     protected function demandHeadRoom(array $s): void
     {
         $this->demandFlapRoom($s);
@@ -86,6 +87,10 @@ class FlangedUnitInFastenedSheet extends DressedOpening
         }
     }
 
+    /**
+     * @param  array<string, float>  $s
+     * @return array<string, float>
+     */
     protected function figuresOf(string $does, array $s): array
     {
         return $this->sheetFigures($does, $s) + ($does === 'flap-down' ? ['lap_mm' => $this->headStripTop($s) - $s['sheet_cut_above_head_mm']] : []) + $this->flangedFigures($does, $s);

@@ -10,7 +10,7 @@ trait OnStraps
     protected function demandRoom(array $s): void
     {
         parent::demandRoom($s);
-        if ($s['setback_mm'] + $s['frame_depth_mm'] > $s['depth_mm']) {
+        if ($s['depth_mm'] < $s['setback_mm'] + $s['frame_depth_mm']) {
             throw new CannotGenerate('setback_mm', $s['setback_mm'], sprintf('no more than %g mm, so that the frame stays on the sill', $s['depth_mm'] - $s['frame_depth_mm']));
         }
     }
@@ -20,6 +20,10 @@ trait OnStraps
         return new Unit($s['setback_mm'], $s['setback_mm'] + $s['frame_depth_mm'], null, $this->joints());
     }
 
+    /**
+     * @param  array<string, float>  $s
+     * @return array<string, float>
+     */
     protected function figuresOf(string $does, array $s): array
     {
         return match ($does) {

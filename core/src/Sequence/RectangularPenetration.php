@@ -36,15 +36,15 @@ final class RectangularPenetration extends RoundPenetration
     {
         [$w, $h] = $this->through($s);
         [$c, $strip, $along, $over] = [$s['collar_mm'], $used['strip_material'], $s['along_pipe_mm'], $s['lap_mm']];
-        $piece = fn (string $id, array $rect, int $step, float $length, ?PieceRole $role = null) => $this->laid($id, $strip, PieceKind::Formable, $step, [$this->patch("$id.face", 'face', $rect, [], $step)], $role, new CutSize($length, $c + $along));
+        $kind = PieceKind::Formable;
 
         return [
             $this->below($s, $used['membrane_material']),
             // What is sealed to the duct is drawn straight over it, once.
-            $piece('strip-sill', [-$c, -$c, $w + $c, $h], 2, $w + 2 * $c),
-            $piece('strip-left', [-$c, -$over, 0, $h + $over], 3, $h + 2 * $over),
-            $piece('strip-right', [$w, -$over, $w + $c, $h + $over], 3, $h + 2 * $over),
-            $piece('strip-head', [-$c, $h - $along, $w + $c, $h + $c], 4, $w + 2 * $c, PieceRole::HeadFlashing),
+            $this->onFace('strip-sill', $strip, $kind, 2, [-$c, -$c, $w + $c, $h], null, new CutSize($w + 2 * $c, $c + $along)),
+            $this->onFace('strip-left', $strip, $kind, 3, [-$c, -$over, 0, $h + $over], null, new CutSize($h + 2 * $over, $c + $along)),
+            $this->onFace('strip-right', $strip, $kind, 3, [$w, -$over, $w + $c, $h + $over], null, new CutSize($h + 2 * $over, $c + $along)),
+            $this->onFace('strip-head', $strip, $kind, 4, [-$c, $h - $along, $w + $c, $h + $c], PieceRole::HeadFlashing, new CutSize($w + 2 * $c, $c + $along)),
             $this->above($s, $used['membrane_material'], 5, $h + $c),
         ];
     }

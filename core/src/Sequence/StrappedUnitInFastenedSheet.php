@@ -52,11 +52,15 @@ final class StrappedUnitInFastenedSheet extends DressedOpening
         if ($s['flap_mm'] < $s['face_return_mm'] + $this->least['membrane_lap_mm']) {
             throw new CannotGenerate('flap_mm', $s['flap_mm'], sprintf('a flap that reaches %g mm above the head liner', $this->least['membrane_lap_mm']));
         }
-        if ($s['slit_tape_mm'] / 2 < $this->least['slit_tape_side_mm']) {
+        if ($this->least['slit_tape_side_mm'] > $s['slit_tape_mm'] / 2) {
             throw new CannotGenerate('slit_tape_mm', $s['slit_tape_mm'], sprintf('%g mm or more, so that the tape reaches the head liner', 2 * $this->least['slit_tape_side_mm']));
         }
     }
 
+    /**
+     * @param  array<string, float>  $s
+     * @return array<string, float>
+     */
     protected function figuresOf(string $does, array $s): array
     {
         return $this->sheetFigures($does, $s) + ($does === 'flap-to-arris' ? ['lap_mm' => $s['face_return_mm']] : []) + $this->strapFigures($does, $s);

@@ -74,6 +74,10 @@ final class UnitInSolidWall extends DressedOpening
         return $boards;
     }
 
+    /**
+     * @param  array<string, float>  $s
+     * @return array<string, float>
+     */
     protected function figuresOf(string $does, array $s): array
     {
         return str_starts_with($does, 'solid-buck-') ? ['less_mm' => $s['buck_shorter_mm']] : $this->flangedFigures($does, $s);

@@ -18,6 +18,10 @@ final readonly class Lap
         public bool $reversed,
         public ?float $least,
         public Severity $verdict,
+        /** when both have come to rest */
+        public int $step,
+        /** the piece that comes to rest last, and so is laid to the lap: the outer one, unless the inner is tucked under it */
+        public string $last,
     ) {
     }
 

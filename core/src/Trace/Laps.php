@@ -120,7 +120,7 @@ final class Laps
             $least === null || $size >= $least => Severity::Pass,
             $size >= $least / 2 => Severity::Caution,
             default => Severity::Fail,
-        });
+        }, max($outer->patch->step, $inner->patch->step), ($inner->patch->step > $outer->patch->step ? $inner : $outer)->piece->id);
     }
 
     /** Whether the edge of a patch that lies inside the overlap is joined to another patch of its piece: no edge is there. */

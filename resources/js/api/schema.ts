@@ -136,56 +136,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/projects/{project}/generate": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** A detail made from its sizes, not stored. */
-        post: operations["generateDetail"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{project}/sheet": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** A detail as it is being drawn, traced and checked, not stored. */
-        post: operations["sheetOfDraft"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{project}/sequences/{key}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["sequence"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/projects": {
         parameters: {
             query?: never;
@@ -354,6 +304,123 @@ export interface paths {
             cookie?: never;
         };
         get: operations["reportFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/generators": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["generators"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{project}/generate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A detail made from its sizes, not stored. */
+        post: operations["generateDetail"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{project}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A detail as it is being drawn, traced and checked, not stored. */
+        post: operations["sheetOfDraft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{project}/sequences/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sequence"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{project}/joinery": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The pieces of the joint round a unit, and what each depth of it costs and gains. */
+        post: operations["joinery"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{project}/sequences/{key}/drill": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The steps of a detail shuffled, to be put in order again. */
+        get: operations["shuffle"];
+        put?: never;
+        /** An order tried: what forbids it, and what the rain does to what it makes. Kept as a training record where asked. */
+        post: operations["drill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{project}/drills": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["drills"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1137,6 +1204,20 @@ export interface components {
                 short: string;
                 how: string;
                 caution: string;
+                pieces: {
+                    id: string;
+                    on: string[];
+                    laps: {
+                        over: boolean;
+                        other: string;
+                        lap_mm: number;
+                        least_mm: number | null;
+                    }[];
+                    press: string;
+                    prime: string;
+                    wait: string;
+                    check: string;
+                }[];
             }[];
             cut_list: {
                 step: number;
@@ -1167,6 +1248,21 @@ export interface components {
                 after: number;
                 why: string;
             }[];
+            rolls: {
+                material: string;
+                roll_mm: number;
+                roll_length_mm: number;
+                run_mm: number;
+                rolls: number;
+                waste_pct: number;
+                pieces: {
+                    id: string;
+                    length_mm: number;
+                    width_mm: number;
+                    lengths: number;
+                }[];
+            }[];
+            cut_tolerance: string;
         };
         SiteCheck: {
             id: string;
@@ -1313,6 +1409,66 @@ export interface components {
                 u: number;
                 v: number;
             };
+        };
+        Method: {
+            name: string;
+            title: string;
+            opening: boolean;
+            parameters: {
+                name: string;
+                label: string;
+                /** @enum {string} */
+                kind: "size" | "figure" | "choice" | "material";
+                value: number | string | null;
+                least: number | null;
+                most: number | null;
+                situation: string | null;
+                of: {
+                    value: string;
+                    title: string;
+                }[];
+            }[];
+        };
+        Joinery: {
+            joinery: {
+                what: string;
+                title: string;
+                text: string;
+            }[];
+            depths: {
+                place: string;
+                setback_mm: number;
+                outer_reveal_mm: number;
+                inner_reveal_mm: number;
+                sill_flashing_mm: number;
+                overhang_mm: number;
+                air: boolean;
+                worst: string;
+                severity: string;
+                title: string;
+                cost: string;
+                gain: string;
+            }[];
+        };
+        Drill: {
+            broken: {
+                before: number;
+                after: number;
+                why: string;
+            }[];
+            refused: string | null;
+            worst: string | null;
+            sheet: components["schemas"]["SequenceSheet"] | null;
+        };
+        DrillRun: {
+            detail: string;
+            title: string;
+            by: string;
+            order: number[];
+            tries: number;
+            broken: number;
+            worst: string;
+            at: string | null;
         };
     };
     responses: never;
@@ -1572,89 +1728,6 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
-            };
-        };
-    };
-    generateDetail: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                project: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description the sheet of the detail */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SequenceSheet"];
-                };
-            };
-            /** @description sizes that the method cannot dress */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    sheetOfDraft: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                project: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description the sheet of the detail */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SequenceSheet"];
-                };
-            };
-            /** @description cannot be used */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    sequence: {
-        parameters: {
-            query?: {
-                units?: "si" | "us";
-            };
-            header?: never;
-            path: {
-                project: string;
-                key: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description the sheet of the detail */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SequenceSheet"];
-                };
             };
         };
     };
@@ -1922,6 +1995,215 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    generators: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description every way of making a detail, with what each takes */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Method"][];
+                };
+            };
+        };
+    };
+    generateDetail: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the sheet of the detail */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SequenceSheet"];
+                };
+            };
+            /** @description sizes that the method cannot dress */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    sheetOfDraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the sheet of the detail */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SequenceSheet"];
+                };
+            };
+            /** @description cannot be used */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    sequence: {
+        parameters: {
+            query?: {
+                units?: "si" | "us";
+            };
+            header?: never;
+            path: {
+                project: string;
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the sheet of the detail */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SequenceSheet"];
+                };
+            };
+        };
+    };
+    joinery: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description pieces and depths */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Joinery"];
+                };
+            };
+            /** @description sizes that make no sense */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    shuffle: {
+        parameters: {
+            query?: {
+                seed?: number;
+            };
+            header?: never;
+            path: {
+                project: string;
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description numbers of the steps, shuffled */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": number[];
+                };
+            };
+        };
+    };
+    drill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what came of it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Drill"];
+                };
+            };
+            /** @description not an order of the steps */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    drills: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the training record, newest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillRun"][];
+                };
             };
         };
     };
