@@ -66,7 +66,7 @@ it('lists every method with what it takes, in words', function () {
     $methods = collect($this->getJson('/api/generators')->assertOk()->json())->keyBy('name');
     expect($methods->keys()->all())->toBe(array_keys(Generators::all()));
     foreach ($methods as $name => $method) {
-        expect($method['title'])->not->toBe($name)->and($method['parameters'])->not->toBe([]);
+        expect(str_contains($method['title'], '-unit'))->toBeFalse()->and($method['parameters'])->not->toBe([]);
         foreach ($method['parameters'] as $parameter) {
             expect($parameter['kind'] === 'material' || ! str_contains($parameter['label'], '_'))->toBeTrue("$name {$parameter['name']}");
             foreach ($parameter['of'] as $of) {

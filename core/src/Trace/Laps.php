@@ -108,7 +108,7 @@ final class Laps
         if (! $level && ! $upright) {
             return null;
         }
-        if (self::goesOnInside($outer, $overlap, $horizontal) || self::goesOnInside($inner, $overlap, $horizontal) || self::keptApart($inner, $outer, $overlap, $patches)) {
+        if (self::goesOnInside($detail, $outer, $overlap, $horizontal) || self::goesOnInside($detail, $inner, $overlap, $horizontal) || self::keptApart($inner, $outer, $overlap, $patches)) {
             return null;
         }
         $size = $horizontal ? $overlap->height() : $overlap->width();
@@ -124,15 +124,15 @@ final class Laps
     }
 
     /** Whether the edge of a patch that lies inside the overlap is joined to another patch of its piece: no edge is there. */
-    private static function goesOnInside(Laid $laid, Rect $overlap, bool $horizontal): bool
+    private static function goesOnInside(Detail $detail, Laid $laid, Rect $overlap, bool $horizontal): bool
     {
         $r = $laid->rect();
         foreach ($laid->joined as $other) {
             $o = $other->rect();
             if ($other->patch->facet !== $laid->patch->facet) {
                 // Folded over an arris where it ends.
-                $atFold = $horizontal ? ($overlap->v0 === $r->v0 && self::foldEnd($laid, $other, 'v0')) || ($overlap->v1 === $r->v1 && self::foldEnd($laid, $other, 'v1'))
-                    : ($overlap->u0 === $r->u0 && self::foldEnd($laid, $other, 'u0')) || ($overlap->u1 === $r->u1 && self::foldEnd($laid, $other, 'u1'));
+                $atFold = $horizontal ? ($overlap->v0 === $r->v0 && self::foldEnd($detail, $laid, $other, 'v0')) || ($overlap->v1 === $r->v1 && self::foldEnd($detail, $laid, $other, 'v1'))
+                    : ($overlap->u0 === $r->u0 && self::foldEnd($detail, $laid, $other, 'u0')) || ($overlap->u1 === $r->u1 && self::foldEnd($detail, $laid, $other, 'u1'));
                 if ($atFold) {
                     return true;
                 }
@@ -151,21 +151,25 @@ final class Laps
     }
 
     /** Whether a patch passes over the arris at one of its ends into the other. */
-    private static function foldEnd(Laid $laid, Laid $other, string $end): bool
+    private static function foldEnd(Detail $detail, Laid $laid, Laid $other, string $end): bool
     {
-        $to = $other->patch->facet;
+        [$from, $to] = [$laid->patch->facet, $other->patch->facet];
+        if ($detail->opening === null) {
+            foreach ($detail->folds as $fold) {
+                if (($end === 'v0' && $fold->from === $from && $fold->to === $to) || ($end === 'v1' && $fold->from === $to && $fold->to === $from)) {
+                    return true;
+                }
+            }
 
-        return match ($laid->patch->facet) {
-            'face' => match ($to) {
-                'sill' => $end === 'v1', 'head' => $end === 'v0', 'jamb-left' => $end === 'u1', 'jamb-right' => $end === 'u0', default => $end === 'v0' || $end === 'v1',
-            },
-            'sill', 'head' => match ($to) {
-                'face' => $end === 'v0', 'jamb-left' => $end === 'u0', 'jamb-right' => $end === 'u1', default => $end === 'v0' || $end === 'v1',
-            },
-            'jamb-left', 'jamb-right' => match ($to) {
-                'face' => $end === 'u0', 'sill' => $end === 'v0', 'head' => $end === 'v1', default => false,
-            },
-            default => $end === 'v0' || $end === 'v1',
+            return false;
+        }
+
+        return $end === match ("$from $to") {
+            'face sill', 'jamb-left head', 'jamb-right head' => 'v1',
+            'face head', 'sill face', 'head face', 'jamb-left sill', 'jamb-right sill' => 'v0',
+            'face jamb-left', 'sill jamb-right', 'head jamb-right' => 'u1',
+            'face jamb-right', 'sill jamb-left', 'head jamb-left', 'jamb-left face', 'jamb-right face' => 'u0',
+            default => '',
         };
     }
 

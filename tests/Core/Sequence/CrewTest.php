@@ -76,7 +76,7 @@ it('tells the crew at each step where a piece lies and what it laps', function (
         ->and($cards[10]['pieces'])->toBe([]);
     // What is tucked under is told as under.
     $tucked = array_column(StepCards::of(made('wall-to-roof', ['length_mm' => 1000.0])), null, 'number')[3]['pieces'][0];
-    expect($tucked['piece']->id)->toBe('wall-sheet')->and(array_map(fn ($l) => "$l->outer over $l->inner $l->size", $tucked['laps']))->toBe(['roof-membrane over wall-sheet 100']);
+    expect($tucked['piece']->id)->toBe('wall-sheet')->and(array_map(fn ($l) => "$l->outer over $l->inner $l->size", $tucked['laps']))->toBe(['wall-sheet over wall-top-strip 180', 'roof-membrane over wall-sheet 100']);
 });
 
 it('works out the joint round a unit', function () {

@@ -44,3 +44,12 @@ it('measures every pair that touches, innermost first, with the least that is as
         'b/a 60 100 caution', 'c/b 60 50 pass', 'd/c 20 none pass reversed',
     ]);
 });
+
+it('measures a lap at the free end of a piece that is folded at its other end', function () {
+    $folded = piece('roof', 'membrane', 2, [['roof', [0, 0, 1000, 500], ['joined' => ['r']]], ['face', [0, 850, 1000, 1000], ['joined' => ['r']]]]);
+    $laps = array_map(fn ($lap) => [$lap->outer, $lap->inner, $lap->size, $lap->reversed], traced(roofDetail([one('wall', 'sheet', 1, [0, 0, 1000, 950]), $folded]))->laps);
+    expect($laps)->toBe([['roof', 'wall', 100.0, false]]);
+    // At the arris itself there is no edge, and no lap.
+    $over = piece('over', 'membrane', 1, [['face', [0, 900, 1000, 1000], ['joined' => ['o']]], ['roof', [0, 0, 1000, 100], ['joined' => ['o']]]]);
+    expect(array_map(fn ($lap) => [$lap->outer, $lap->inner, $lap->facet, $lap->size], traced(roofDetail([$over, one('wall', 'sheet', 2, [0, 0, 1000, 950])]))->laps))->toBe([['wall', 'over', 'face', 50.0]]);
+});
