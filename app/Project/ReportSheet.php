@@ -28,6 +28,7 @@ final class ReportSheet
 
         return [
             'by' => $report->by,
+            'cards' => $report->cards,
             'at' => $report->created_at?->toIso8601ZuluString(),
             'catalogue' => $core->materials->catalogue->version,
             'file' => ProjectFormat::document($core),

@@ -31,6 +31,7 @@ final class SequenceSheet
             'families' => self::families($detail),
             'materials' => self::materials($detail),
             'names' => self::names($detail, $words),
+            'facets' => (object) self::facets($detail, $words),
             'steps' => array_map(fn (Step $step, array $card): array => [
                 'number' => $step->number,
                 'does' => $step->does,
@@ -136,6 +137,17 @@ final class SequenceSheet
         $names = [];
         foreach ($detail->pieces as $piece) {
             $names[$piece->id] = $piece->material->name;
+        }
+
+        return $names;
+    }
+
+    /** @return array<string, string> */
+    private static function facets(Detail $detail, Words $words): array
+    {
+        $names = [];
+        foreach (array_keys($detail->facets) as $facet) {
+            $names[$facet] = $words->listed('facet', (string) $facet);
         }
 
         return $names;

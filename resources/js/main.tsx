@@ -16,6 +16,9 @@ const Beside = lazy(() => import('./steps/assemblies/Beside'));
 const Sweep = lazy(() => import('./steps/assemblies/Sweep'));
 const Materials = lazy(() => import('./steps/materials/Materials'));
 const Sequences = lazy(() => import('./steps/sequences/Sequences'));
+const Cards = lazy(() => import('./steps/sequences/Cards'));
+const Joint = lazy(() => import('./steps/sequences/Joint'));
+const Practice = lazy(() => import('./steps/sequences/Practice'));
 const Site = lazy(() => import('./steps/site/Site'));
 const Report = lazy(() => import('./steps/report/Report'));
 const Findings = lazy(() => import('./steps/findings/Findings'));
@@ -30,6 +33,9 @@ const router = createBrowserRouter([
   { path: '/p/:project/assemblies/:key/climates', element: <Sweep /> },
   { path: '/p/:project/materials/:key?', element: <Materials /> },
   { path: '/p/:project/sequences/:key?', element: <Sequences /> },
+  { path: '/p/:project/sequences/:key/cards', element: <Cards /> },
+  { path: '/p/:project/sequences/:key/joint', element: <Joint /> },
+  { path: '/p/:project/sequences/:key/try', element: <Practice /> },
   { path: '/p/:project/site/:what?/:check?', element: <Site /> },
   { path: '/p/:project/report', element: <Report /> },
   { path: '/p/:project/findings', element: <Findings /> },

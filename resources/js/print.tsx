@@ -3,6 +3,7 @@ import { useEffect, type ReactNode } from 'react';
 import type { Assembly, AssemblyFigures, Assessment, Finding, Material, ProjectFile, SequenceSheet, SiteSheet, Units } from './api/types';
 import { MonthStrips } from './drawing/MonthStrips';
 import { Section } from './drawing/Section';
+import { CrewCard, RollList } from './drawing/StepCard';
 import { Unfolded } from './drawing/Unfolded';
 import { YearChart } from './drawing/YearChart';
 import { show } from './quantity/show';
@@ -10,6 +11,8 @@ import { Mark } from './ui/Mark';
 import { SeverityMark, severityColour, severityWord } from './ui/severity';
 
 interface Sheet {
+  /** the one detail whose step cards are printed instead of the report */
+  cards: string | null;
   by: string;
   at: string;
   catalogue: string;
@@ -34,6 +37,10 @@ function Report({ sheet }: { sheet: Sheet }) {
   useEffect(() => {
     void document.fonts.ready.then(() => Promise.all([...document.images].map((i) => i.decode().catch(() => undefined)))).then(() => { document.documentElement.dataset.ready = 'yes'; });
   }, []);
+  if (sheet.cards !== null) {
+    const one = sheet.sequences.find((s) => s.detail.id === sheet.cards);
+    return <main className="crew-pages">{one?.steps.map((s) => <CrewCard key={s.number} sheet={one} step={s.number} units={units} />)}{one && <RollList sheet={one} units={units} />}</main>;
+  }
   return (
     <main>
       <Title sheet={sheet} />

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-quer
 import { useParams } from 'react-router';
 import { useUnits } from '../ui/units';
 import { get } from './client';
-import type { Assessment, Climate, Material, ProjectDocuments, ReportState, SequenceSheet, SiteSheet } from './types';
+import type { Assessment, Climate, DrillRun, Material, Method, ProjectDocuments, ReportState, SequenceSheet, SiteSheet } from './types';
 
 export function useProjectId(): string {
   return useParams().project ?? '';
@@ -33,6 +33,14 @@ export function useSequence(key: string | undefined) {
   const id = useProjectId();
   const { units } = useUnits();
   return useQuery({ queryKey: ['sequence', id, key, units], queryFn: () => get<SequenceSheet>(`/projects/${id}/sequences/${key}?units=${units}`), enabled: key !== undefined, placeholderData: keepPreviousData });
+}
+
+/** Ways of making a detail; the same for every project. */
+export const useMethods = () => useQuery({ queryKey: ['methods'], queryFn: () => get<Method[]>('/generators'), staleTime: Infinity });
+
+export function useDrills() {
+  const id = useProjectId();
+  return useQuery({ queryKey: ['drills', id], queryFn: () => get<DrillRun[]>(`/projects/${id}/drills`) });
 }
 
 export function useSite() {

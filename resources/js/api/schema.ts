@@ -1263,6 +1263,9 @@ export interface components {
                 }[];
             }[];
             cut_tolerance: string;
+            facets: {
+                [key: string]: string;
+            };
         };
         SiteCheck: {
             id: string;

@@ -1,11 +1,12 @@
-import { useId } from 'react';
+import { useId, useMemo, useRef, useState } from 'react';
 import type { Check, Detail, Patch, Piece, RainStrip, SequenceSheet, Units } from '../api/types';
 import { show } from '../quantity/show';
 import { Hatch } from './Hatch';
+import { unfold, type Box } from './unfold';
 
 export const FACES = ['face', 'sill', 'jamb-left', 'jamb-right', 'head'] as const;
 
-const COLOUR: Record<string, string> = { sheet: '#5f7075', membrane: 'var(--color-air)', formable: 'var(--color-water)', tape: 'var(--color-vapour)', unit: 'var(--color-ink)' };
+export const COLOUR: Record<string, string> = { sheet: '#5f7075', membrane: 'var(--color-air)', formable: 'var(--color-water)', tape: 'var(--color-vapour)', unit: 'var(--color-ink)', fluid: 'var(--color-water)', moulded: 'var(--color-vapour)', corner: 'var(--color-water)', sealant: 'var(--color-caution)', metal: 'var(--color-ink)', board: 'var(--color-heat)' };
 
 interface Props {
   sheet: SequenceSheet;
@@ -22,62 +23,91 @@ interface Props {
   strip?: RainStrip | null;
   onStrip?: (strip: RainStrip) => void;
   running?: boolean;
+  /** a patch of the chosen piece, or one of its edges, pulled by so many mm along its facet, in steps of 5 */
+  onDrag?: ((patch: Patch, side: number | null, by: [number, number]) => void) | undefined;
 }
 
-/** An opening unfolded flat, seen from outside: the returns laid back into the hole, pieces in the order they are laid. */
-export function Unfolded({ sheet, step, units, selected = null, onSelect, measured = null, window, dimensions = true, rain, strip = null, onStrip, running = false }: Props) {
+/** Lines along the arrises of an opening: where its returns are laid back into the hole, each mitred at its ends. */
+function mitres({ width_mm: W, height_mm: H, depth_mm: D }: NonNullable<Detail['opening']>): Record<string, [number, number][]> {
+  const e = Math.min(D, W / 2.2, H / 2.2);
+  return {
+    sill: [[0, 0], [e, e], [W - e, e], [W, 0]], head: [[0, H], [e, H - e], [W - e, H - e], [W, H]],
+    'jamb-left': [[0, 0], [e, e], [e, H - e], [0, H]], 'jamb-right': [[W, 0], [W - e, e], [W - e, H - e], [W, H]],
+  };
+}
+
+/** A detail unfolded flat, seen from outside: the returns of an opening laid back into the hole, other facets one under the other. */
+export function Unfolded({ sheet, step, units, selected = null, onSelect, measured = null, window, dimensions = true, rain, strip = null, onStrip, running = false, onDrag }: Props) {
   const clip = useId();
+  const svg = useRef<SVGSVGElement>(null);
+  const [drag, setDrag] = useState<Drag | null>(null);
   const detail = sheet.detail;
   const opening = detail.opening;
-  if (!opening) return <p>This detail is not an opening; it has no drawing yet.</p>;
-  const { width_mm: W, height_mm: H, depth_mm: D, margin_mm: M } = opening;
-  const [u0, v0, u1, v1] = window ?? [-M, -M, W + M, H + M];
+  const flat = useMemo(() => unfold(detail), [detail]);
+  const [u0, v0, u1, v1] = window ?? flat.bounds;
   const scale = 1000 / Math.max(u1 - u0, v1 - v0);
-  // Returns deeper than half the hole would lie over each other, so they are drawn short.
-  const deep = Math.min(D, W / 2.2, H / 2.2) / D;
   const X = (u: number) => (u - u0) * scale;
   const Y = (v: number) => (v1 - v) * scale;
+  const M = opening?.margin_mm ?? 0;
+  const [W, H] = opening ? [opening.width_mm, opening.height_mm] : [0, 0];
 
   const box = (patch: Pick<Patch, 'facet' | 'rect'>) => {
-    const [a, b, c, d] = patch.rect as [number, number, number, number];
-    const map: Record<string, [number, number, number, number]> = {
-      face: [a, b, c, d],
-      sill: [a, b * deep, c, d * deep],
-      head: [a, H - d * deep, c, H - b * deep],
-      'jamb-left': [a * deep, b, c * deep, d],
-      'jamb-right': [W - c * deep, b, W - a * deep, d],
-    };
-    const [x0, y0, x1, y1] = map[patch.facet] ?? [0, 0, 0, 0];
+    const [x0, y0, x1, y1] = flat.onSheet(patch.facet, patch.rect as Box);
     return { x: X(x0), y: Y(y1), width: (x1 - x0) * scale, height: (y1 - y0) * scale };
   };
-  const edge = deep * D;
-  const mitre: Record<string, string> = {
-    sill: `M${X(0)} ${Y(0)}L${X(edge)} ${Y(edge)}H${X(W - edge)}L${X(W)} ${Y(0)}z`,
-    head: `M${X(0)} ${Y(H)}L${X(edge)} ${Y(H - edge)}H${X(W - edge)}L${X(W)} ${Y(H)}z`,
-    'jamb-left': `M${X(0)} ${Y(0)}L${X(edge)} ${Y(edge)}V${Y(H - edge)}L${X(0)} ${Y(H)}z`,
-    'jamb-right': `M${X(W)} ${Y(0)}L${X(W - edge)} ${Y(edge)}V${Y(H - edge)}L${X(W)} ${Y(H)}z`,
+  const outline = (points: [number, number][]) => `M${points.map(([u, v]) => `${X(u)} ${Y(v)}`).join('L')}z`;
+  const mitre = opening ? Object.fromEntries(Object.entries(mitres(opening)).map(([facet, points]) => [facet, outline(points)])) : {};
+  const hole = outline([[0, 0], [W, 0], [W, H], [0, H]]);
+
+  /** A pointer's place as mm on the sheet. */
+  const at = (e: React.PointerEvent): [number, number] => {
+    const p = svg.current?.getScreenCTM()?.inverse();
+    const x = p ? e.clientX * p.a + e.clientY * p.c + p.e : 0;
+    const y = p ? e.clientX * p.b + e.clientY * p.d + p.f : 0;
+    return [x / scale, -y / scale];
+  };
+  const take = (e: React.PointerEvent, patch: Patch, side: number | null) => {
+    if (!onDrag || e.button !== 0) return;
+    e.stopPropagation();
+    svg.current?.setPointerCapture(e.pointerId);
+    setDrag({ patch, side, from: at(e), by: [0, 0] });
+  };
+  const pull = (e: React.PointerEvent) => {
+    if (!drag) return;
+    const [x, y] = at(e);
+    const [du, dv] = flat.along(drag.patch.facet, x - drag.from[0], y - drag.from[1]);
+    setDrag({ ...drag, by: [Math.round(du / 5) * 5, Math.round(dv / 5) * 5] });
+  };
+  const drop = () => {
+    if (drag && (drag.by[0] !== 0 || drag.by[1] !== 0)) onDrag?.(drag.patch, drag.side, drag.by);
+    setDrag(null);
   };
   const laid = inOrder(detail, step);
   const numbered = new Set<string>();
   const size = window ? 26 : 30;
   return (
-    <svg viewBox={`-8 -8 ${(u1 - u0) * scale + 16} ${(v1 - v0) * scale + 16}`} className="block h-full w-full" role="group" aria-label={`${detail.title}, unfolded, after step ${step}`} data-drawing="unfolded" data-mm={1 / scale}>
+    <svg viewBox={`-8 -8 ${(u1 - u0) * scale + 16} ${(v1 - v0) * scale + 16}`} className="block h-full w-full" ref={svg} onPointerMove={pull} onPointerUp={drop} onPointerCancel={() => setDrag(null)} role="group" aria-label={`${detail.title}, unfolded, after step ${step}`} data-drawing="unfolded" data-mm={1 / scale}>
       {Object.entries(mitre).map(([facet, d]) => <clipPath key={facet} id={`${clip}${facet}`}><path d={d} /></clipPath>)}
-      <clipPath id={`${clip}face`}><rect x="-4" y="-4" width={(u1 - u0) * scale + 8} height={(v1 - v0) * scale + 8} /></clipPath>
-      <rect x={X(u0)} y={Y(v1)} width={(u1 - u0) * scale} height={(v1 - v0) * scale} fill="#fff" stroke="var(--color-ink)" strokeWidth="1.5" />
-      <path d={`M${X(0)} ${Y(0)}H${X(W)}V${Y(H)}H${X(0)}z`} fill="#fff" stroke="var(--color-ink)" strokeWidth="2" />
-      {Object.entries(mitre).map(([facet, d]) => <path key={facet} d={d} fill="none" stroke="var(--color-hair)" strokeWidth="1.2" />)}
+      {Object.entries(flat.facets).filter(([name]) => !(name in mitre)).map(([name, f]) => {
+        const b = box({ facet: name, rect: f.extent });
+        return <clipPath key={name} id={`${clip}${name}`}><rect x={Math.max(b.x, X(u0)) - 4} y={Math.max(b.y, Y(v1)) - 4} width={Math.min(b.width, (u1 - u0) * scale) + 8} height={Math.min(b.height, (v1 - v0) * scale) + 8} /></clipPath>;
+      })}
+      {opening
+        ? <><rect x={X(u0)} y={Y(v1)} width={(u1 - u0) * scale} height={(v1 - v0) * scale} fill="#fff" stroke="var(--color-ink)" strokeWidth="1.5" />
+          <path d={hole} fill="#fff" stroke="var(--color-ink)" strokeWidth="2" />
+          {Object.entries(mitre).map(([facet, d]) => <path key={facet} d={d} fill="none" stroke="var(--color-hair)" strokeWidth="1.2" />)}</>
+        : Object.entries(flat.facets).map(([name, f]) => <rect key={name} {...box({ facet: name, rect: f.extent })} fill="#fff" stroke="var(--color-ink)" strokeWidth="1.5" />)}
       {laid.map(({ piece, patch }) => {
         const b = box(patch);
         const unit = piece.kind === 'unit';
         const colour = COLOUR[piece.kind] ?? 'var(--color-ink)';
         const now = (patch.step ?? piece.step) === step;
         return (
-          <g key={patch.id} clipPath={`url(#${clip}${patch.facet})`} onClick={() => onSelect?.(piece.id)} data-piece={piece.id} data-patch={patch.id} style={{ cursor: onSelect ? 'pointer' : undefined }}>
+          <g key={patch.id} clipPath={`url(#${clip}${patch.facet})`} onClick={() => onSelect?.(piece.id)} data-piece={piece.id} data-patch={patch.id} style={{ cursor: selected === piece.id && onDrag ? 'move' : onSelect ? 'pointer' : undefined, touchAction: onDrag ? 'none' : undefined }} onPointerDown={selected === piece.id ? (e) => take(e, patch, null) : undefined}>
             <rect {...b} fill={unit ? '#eef3f5' : '#fff'} fillOpacity={unit ? 0.82 : 1} />
             {!unit && <Hatch {...b} family={sheet.families[piece.id] ?? ''} colour={colour} />}
             <path d={openEdges(patch, piece, step).map((e) => edgePath(e, patch, box)).join('')} fill="none" stroke={colour} strokeWidth={selected === piece.id ? 5 : now ? 3.4 : 1.4} />
-            {unit && <Frame b={b} flange={flangeOf(detail) * scale} />}
+            {unit && opening && <Frame b={b} flange={flangeOf(detail) * scale} />}
           </g>
         );
       })}
@@ -87,19 +117,22 @@ export function Unfolded({ sheet, step, units, selected = null, onSelect, measur
           {!window && <text x={box(patch).x + 8} y={box(patch).y - 8} fontSize="20" stroke="#fff" strokeWidth="6" paintOrder="stroke">flap, held up until step {patch.step}</text>}
         </g>
       ))}
+      {detail.penetrations?.map((pipe) => <Pipe key={pipe.id} b={box(pipe as Pick<Patch, 'facet' | 'rect'>)} round={detail.generated?.generator !== 'rectangular-penetration'} />)}
+      {!opening && !window && Object.entries(flat.facets).map(([name, f]) => <text key={name} x={box({ facet: name, rect: f.extent }).x + 8} y={box({ facet: name, rect: f.extent }).y + 26} fontSize="20" fill="var(--color-faint)" stroke="#fff" strokeWidth="5" paintOrder="stroke" pointerEvents="none">{sheet.facets[name] ?? name}</text>)}
+      {onDrag && laid.filter(({ piece }) => piece.id === selected).map(({ patch }) => <Handles key={`h${patch.id}`} b={box(drag?.patch === patch ? { facet: patch.facet, rect: dragged(patch.rect as Box, drag.side, drag.by) } : patch)} moving={drag?.patch === patch} sides={flat.facets[patch.facet]} onTake={(e, side) => take(e, patch, side)} />)}
       {rain?.map((r, i) => <Water key={i} {...{ r, box, onStrip, running }} chosen={r === strip} />)}
       {!window && laid.map(({ piece, patch }) => {
         const number = patch.step ?? piece.step;
-        if (patch.facet !== 'face' || numbered.has(`${piece.id}${number}`)) return null;
+        if ((opening !== undefined && patch.facet !== 'face') || numbered.has(`${piece.id}${number}`)) return null;
         numbered.add(`${piece.id}${number}`);
         const b = box(patch);
         // A number under a later piece says nothing.
-        const hidden = laid.some((l) => l.patch.facet === 'face' && (l.patch.step ?? l.piece.step) > number && l.piece.kind !== 'unit' && contains(box(l.patch), b.x + b.width / 2, b.y + b.height * 0.42));
+        const hidden = laid.some((l) => l.patch.facet === patch.facet && (l.patch.step ?? l.piece.step) > number && l.piece.kind !== 'unit' && contains(box(l.patch), b.x + b.width / 2, b.y + b.height * 0.42));
         if (hidden && number !== 1) return null;
         const at = number === 1 ? { x: b.x + 40, y: b.y + b.height - 40 } : piece.kind === 'unit' ? { x: b.x + b.width / 2, y: b.y + b.height / 2 } : { x: b.x + b.width / 2, y: b.y + b.height * (piece.role === 'pan' ? 0.5 : 0.42) };
         return <g key={`n${patch.id}`} pointerEvents="none"><circle cx={at.x} cy={at.y} r="17" fill={number === step ? 'var(--color-ink)' : '#fff'} stroke="var(--color-ink)" strokeWidth="2" /><text x={at.x} y={at.y + 7} textAnchor="middle" fontSize="20" fontWeight="700" fill={number === step ? '#fff' : 'var(--color-ink)'}>{number}</text></g>;
       })}
-      {dimensions && !window && <>
+      {dimensions && !window && opening && <>
         <Dimension x0={X(0)} y0={Y(-M / 1.35)} x1={X(W)} y1={Y(-M / 1.35)} text={show(W, 'length', units)} />
         <Dimension x0={X(W + M / 1.25)} y0={Y(0)} x1={X(W + M / 1.25)} y1={Y(H)} text={show(H, 'length', units)} />
       </>}
@@ -108,13 +141,46 @@ export function Unfolded({ sheet, step, units, selected = null, onSelect, measur
   );
 }
 
+interface Drag {
+  patch: Patch;
+  /** which edge is pulled, by its place in the rectangle; the whole patch where null */
+  side: number | null;
+  from: [number, number];
+  by: [number, number];
+}
+
+/** A rectangle with one of its edges, or all of it, moved. */
+export function dragged(rect: Box, side: number | null, [du, dv]: [number, number]): Box {
+  const moved: Box = [rect[0] + du, rect[1] + dv, rect[2] + du, rect[3] + dv];
+  return side === null ? moved : (rect.map((v, i) => (i === side ? moved[i] : v)) as Box);
+}
+
+/** Round the chosen piece: a knob at the middle of each edge to pull it by. */
+function Handles({ b, moving, sides, onTake }: { b: { x: number; y: number; width: number; height: number }; moving: boolean; sides: { du: number; dv: number } | undefined; onTake: (e: React.PointerEvent, side: number) => void }) {
+  // On a facet that is drawn turned round, its first edge lies at the other end.
+  const [left, right] = (sides?.du ?? 1) > 0 ? [0, 2] : [2, 0];
+  const [bottom, top] = (sides?.dv ?? 1) > 0 ? [1, 3] : [3, 1];
+  const knobs: [number, number, number, string][] = [[left, b.x, b.y + b.height / 2, 'ew-resize'], [right, b.x + b.width, b.y + b.height / 2, 'ew-resize'], [top, b.x + b.width / 2, b.y, 'ns-resize'], [bottom, b.x + b.width / 2, b.y + b.height, 'ns-resize']];
+  return (
+    <g>
+      {moving && <rect {...b} fill="none" stroke="var(--color-ink)" strokeWidth="3" strokeDasharray="9 6" pointerEvents="none" />}
+      {knobs.map(([side, x, y, cursor]) => <rect key={side} data-knob={side} x={x - 9} y={y - 9} width="18" height="18" fill="#fff" stroke="var(--color-ink)" strokeWidth="3" style={{ cursor, touchAction: 'none' }} onPointerDown={(e) => onTake(e, side)} />)}
+    </g>
+  );
+}
+
+function Pipe({ b, round }: { b: { x: number; y: number; width: number; height: number }; round: boolean }) {
+  const [cx, cy] = [b.x + b.width / 2, b.y + b.height / 2];
+  return <g pointerEvents="none">{round ? <ellipse cx={cx} cy={cy} rx={b.width / 2} ry={b.height / 2} fill="#fff" stroke="var(--color-ink)" strokeWidth="2.4" /> : <rect {...b} fill="#fff" stroke="var(--color-ink)" strokeWidth="2.4" />}<path d={`M${cx - 9} ${cy}h18M${cx} ${cy - 9}v18`} stroke="var(--color-ink)" strokeWidth="1.4" /></g>;
+}
+
 interface Laid {
   piece: Piece;
   patch: Patch;
 }
 
 /** Everything that lies at the end of a step, in the order it came to rest. */
-function inOrder(detail: Detail, step: number): Laid[] {
+export function inOrder(detail: Detail, step: number): Laid[] {
   return detail.pieces.flatMap((piece) => piece.patches.map((patch) => ({ piece, patch })))
     .filter(({ piece, patch }) => (patch.step ?? piece.step) <= step)
     .sort((a, b) => (a.patch.step ?? a.piece.step) - (b.patch.step ?? b.piece.step));

@@ -46,7 +46,7 @@ it('lays two narrow pieces side by side, joins a piece wider than any roll, and 
     $corner = (new Rolls)->of(made('wall-corner', ['height_mm' => 6000.0, 'dressed_with' => 'tape', 'leg_mm' => 70.0]));
     expect($corner)->toHaveCount(1)->and($corner[0]['roll_mm'])->toBe(150.0)->and($corner[0]['run_mm'])->toBe(6000.0)->and($corner[0]['waste_pct'])->toBe(6.7);
     // Four squares of 150 for the corners come from one run of 300 cut twice across; from a roll of 150 they stand in a row.
-    $patches = array_values(array_filter((new Rolls)->of(made('flanged-unit-in-taped-insulation', WINDOW + ['margin_mm' => 700.0])), fn (array $r) => $r['material'] === 'flashing-formable'));
+    $patches = array_values(array_filter((new Rolls)->of(made('flanged-unit-in-taped-insulation', WINDOW)), fn (array $r) => $r['material'] === 'flashing-formable'));
     expect($patches[0]['run_mm'])->toBe(600.0)->and($patches[0]['waste_pct'])->toBe(0.0);
     // A pan 1500 deep is wider than any formable roll (400): (1500 − 100) / (400 − 100) → 5 lengths, each with its lap.
     $deep = array_values(array_filter((new Rolls)->of(made('flanged-unit-in-fastened-sheet', ['depth_mm' => 1000.0] + WINDOW)), fn (array $r) => $r['material'] === 'flashing-formable'));

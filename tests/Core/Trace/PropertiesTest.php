@@ -167,8 +167,7 @@ function everyGenerator(): array
             : array_map(fn (float $share) => array_map(fn (array $p) => round($p['least'] + $share * ($p['most'] - $p['least'])), array_values($sizes)), [0.05, 0.3, 0.9]);
         foreach ($choices as $chosen) {
             foreach ($grid as $at) {
-                $boards = preg_match('/^flanged-unit-in-(faced|taped|flapped)/', $name) === 1 ? ['margin_mm' => 700] : [];
-                $rows["$name ".implode(' ', $chosen).' '.implode(' × ', $at)] = [$name, $chosen + array_combine(array_column($sizes, 'name'), $at) + $boards];
+                $rows["$name ".implode(' ', $chosen).' '.implode(' × ', $at)] = [$name, $chosen + array_combine(array_column($sizes, 'name'), $at)];
             }
         }
     }
@@ -204,7 +203,7 @@ it('meets what each generator promises: the outcome it declares, no fail, every 
 
 it('dresses units coupled side by side: a cover over every mullion, and the promise kept', function (string $name) {
     $generator = Apron\Sequence\Generators::named($name);
-    $parameters = ['width_mm' => 3000, 'height_mm' => 1500, 'depth_mm' => 150, 'margin_mm' => 700, 'mullions' => 2];
+    $parameters = ['width_mm' => 3000, 'height_mm' => 1500, 'depth_mm' => 150, 'mullions' => 2];
     $detail = $generator->make('o', 'O', $parameters, new Materials([], new Catalogue));
     $assessed = new Apron\Trace\DetailAssessment($detail);
     expect($assessed->worst())->toBe($generator->worst())->and($assessed->severity()->value)->not->toBe('fail')->and($assessed->air)->not->toContain(false)

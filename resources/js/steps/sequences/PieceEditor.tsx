@@ -36,7 +36,7 @@ export function PieceEditor({ detail, piece, mayEdit, apply }: { detail: Detail;
           </fieldset>
         );
       })}
-      {mayEdit && <p className="text-[11px] text-faint">Alt and an arrow nudge the piece by 5 mm. Once edited by hand it is no longer made from its sizes; undo brings that back.</p>}
+      {mayEdit && <p className="text-[11px] text-faint">Alt and an arrow nudge the piece by 5 mm. Pull it, or a knob at one of its edges, with the pointer. Once edited by hand it is no longer made from its sizes; undo brings that back. <button className="link" onClick={() => apply(withoutPiece(detail, piece.id))}>take this piece away</button></p>}
     </section>
   );
 }
@@ -69,7 +69,19 @@ export function withPiece(detail: Detail, piece: Piece): Detail {
   return next;
 }
 
-/** The piece moved as a whole on the face; its patches on the returns stay where they are. */
+/** The detail without a piece, and without what its unit or a seal to it says of it. */
+function withoutPiece(detail: Detail, id: string): Detail {
+  const next: Detail = { ...detail, pieces: detail.pieces.filter((p) => p.id !== id) };
+  if (detail.penetrations) next.penetrations = detail.penetrations.map((p) => ({ ...p, ...(p.sealed_to ? { sealed_to: p.sealed_to.filter((s) => s !== id) } : {}) }));
+  if (detail.unit?.flange === id) {
+    next.unit = { ...detail.unit };
+    delete next.unit.flange;
+  }
+  delete next.generated;
+  return next;
+}
+
+/** The piece moved as a whole on the facet it lies on first; its patches on others stay where they are. */
 export function nudged(piece: Piece, du: number, dv: number): Piece {
-  return { ...piece, patches: piece.patches.map((p) => (p.facet === 'face' ? { ...p, rect: [(p.rect[0] ?? 0) + du, (p.rect[1] ?? 0) + dv, (p.rect[2] ?? 0) + du, (p.rect[3] ?? 0) + dv] as Patch['rect'] } : p)) };
+  return { ...piece, patches: piece.patches.map((p) => (p.facet === piece.patches[0]?.facet ? { ...p, rect: [(p.rect[0] ?? 0) + du, (p.rect[1] ?? 0) + dv, (p.rect[2] ?? 0) + du, (p.rect[3] ?? 0) + dv] as Patch['rect'] } : p)) };
 }

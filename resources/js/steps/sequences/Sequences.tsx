@@ -1,27 +1,25 @@
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { useDocuments, useProjectId, useSequence } from '../../api/hooks';
+import { useDocuments, useMaterials, useMethods, useProjectId, useSequence } from '../../api/hooks';
 import { post, put, Refused } from '../../api/client';
-import type { Detail, Doc, RainStrip, SequenceSheet } from '../../api/types';
+import type { Detail, Doc, Patch, RainStrip, SequenceSheet } from '../../api/types';
+import { InsertPiece } from './InsertPiece';
+import { FIRST, MethodFields, MethodOptions } from './MethodFields';
 import { nudged, PieceEditor, withPiece } from './PieceEditor';
 import { save, standAlone } from '../../drawing/standAlone';
-import { Unfolded } from '../../drawing/Unfolded';
+import { Oblique } from '../../drawing/Oblique';
+import type { Box } from '../../drawing/unfold';
+import { dragged, Unfolded } from '../../drawing/Unfolded';
 import { show } from '../../quantity/show';
 import { Frame } from '../../ui/Frame';
 import { useKeys } from '../../ui/keys';
-import { QuantityField } from '../../ui/QuantityField';
 import { RemoveDocument } from '../../ui/RemoveDocument';
 import { SeverityMark, severityColour } from '../../ui/severity';
 import { SaveState } from '../../ui/SaveState';
 import { useDraft } from '../../ui/useDraft';
 import { useUnits } from '../../ui/units';
 
-/** Ways of dressing an opening: what the water plane is made of. */
-const METHODS: Record<string, string> = {
-  'flanged-unit-in-fastened-sheet': 'flanged, in a fastened sheet', 'flanged-unit-in-self-adhered': 'flanged, in a self-adhered membrane',
-  'flanged-unit-in-fluid': 'flanged, in a fluid-applied membrane', 'strapped-unit-in-self-adhered': 'on straps, in a self-adhered membrane',
-};
-const OWN_KEYS: [string, string][] = [['r', 'run the rain on it as it stands after this step; again to stop'], ['[ ]', 'the strip of rain before, the next'], ['p P', 'the next piece, the one before'], ['Alt+arrows', 'nudge the chosen piece by 5 mm; with none chosen, Alt+← → moves the step'], ['d', 'the drawing after this step as an SVG file, 1:10'], ['← →', 'a step back, a step on'], ['Home End', 'the first step, the last']];
+const OWN_KEYS: [string, string][] = [['n', 'a piece of one’s own, inserted on the drawing'], ['c', 'step cards for the crew, to print'], ['j', 'the joint: pieces round the unit, and its depth'], ['t', 'try it: put the steps in order, run the rain'], ['r', 'run the rain on it as it stands after this step; again to stop'], ['[ ]', 'the strip of rain before, the next'], ['p P', 'the next piece, the one before'], ['Alt+arrows', 'nudge the chosen piece by 5 mm; with none chosen, Alt+← → moves the step'], ['d', 'the drawing after this step as an SVG file, 1:10'], ['← →', 'a step back, a step on'], ['Home End', 'the first step, the last']];
 
 export default function Sequences() {
   const documents = useDocuments();
@@ -33,12 +31,16 @@ export default function Sequences() {
   const doc = all?.find((d) => d.key === key) ?? (key === undefined ? all?.[0] : undefined);
   const mayEdit = documents.data?.may_edit ?? false;
 
-  const begin = async () => {
+  const methods = useMethods().data ?? [];
+  const begin = async (generator: string) => {
+    const method = methods.find((m) => m.name === generator);
+    if (!method) return;
     const taken = new Set(all?.map((d) => d.key));
     let n = (all?.length ?? 0) + 1;
     while (taken.has(`o${n}`)) n++;
+    const parameters = Object.fromEntries(method.parameters.filter((p) => p.kind === 'size').map((p) => [p.name, FIRST[p.name] ?? 600]));
     try {
-      const made = await post<SequenceSheet>(`/projects/${project}/generate`, { id: `o${n}`, title: `Opening ${n}`, parameters: { width_mm: 900, height_mm: 1200, depth_mm: 140 } });
+      const made = await post<SequenceSheet>(`/projects/${project}/generate`, { id: `o${n}`, title: `${method.opening ? 'Opening' : 'Detail'} ${n}, ${method.title}`, generator, parameters });
       await put(`/projects/${project}/documents/detail/o${n}`, { revision: 0, content: made.detail });
       await documents.refetch();
       navigate(`/p/${project}/sequences/o${n}`);
@@ -49,14 +51,14 @@ export default function Sequences() {
   const list = (
     <p className="flex flex-wrap gap-x-4 text-[12px]">
       {all?.map((d) => <Link key={d.key} to={`/p/${project}/sequences/${d.key}`} aria-current={d === doc ? 'page' : undefined} className={d === doc ? 'font-bold' : 'link text-faint'}>{d.key} {d.content.title}</Link>)}
-      {mayEdit && <button className="link" onClick={() => void begin()}>new opening</button>}
+      {mayEdit && <label><span className="sr-only">New detail</span><select aria-label="New detail" value="" onChange={(e) => void begin(e.target.value)}><option value="" disabled>new …</option><MethodOptions methods={methods} /></select></label>}
     </p>
   );
   if (!doc) {
     return (
       <Frame sheet="5 Sequences" reckoning={null}>
         <div className="px-14 py-6">{list}<h1 className="my-3 text-lg font-bold">Sequences</h1>
-          {documents.data && <p className="max-w-[40rem] text-[15px]">{key ? `There is no sequence “${key}” in this project.` : 'No opening yet. “new opening” makes one of 900 by 1200 mm: a flanged unit in a fastened sheet, with its pieces, cut sizes and order; then type your own sizes.'}</p>}
+          {documents.data && <p className="max-w-[40rem] text-[15px]">{key ? `There is no sequence “${key}” in this project.` : 'No detail yet. “new …” makes one by the method you choose, with its pieces, cut sizes and order; then type your own sizes.'}</p>}
           {why && <p role="alert" className="text-fail">{why}</p>}
         </div>
       </Frame>
@@ -69,6 +71,7 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
   const draft = useDraft(doc, mayEdit);
   const project = useProjectId();
   const { units } = useUnits();
+  const navigate = useNavigate();
   const stored = useSequence(doc.key);
   const [made, setMade] = useState<SequenceSheet>();
   const [step, setStep] = useState<number>();
@@ -94,9 +97,10 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
   useKeys({ d: saveDrawing, ArrowRight: () => go(at + 1), ArrowLeft: () => go(at - 1), Home: () => go(1), End: () => go(last), r: () => { setRaining((on) => !on); setStrip(null); }, ']': () => walk(1), '[': () => walk(-1), undo: draft.undo, redo: draft.redo });
   useEffect(() => setMade(undefined), [units]);
 
-  const opening = draft.content.opening;
+  const methods = useMethods().data ?? [];
+  const materials = useMaterials().data ?? [];
+  const [inserting, setInserting] = useState(false);
   const asking = useRef<AbortController>(null);
-  const method = draft.content.generated?.generator ?? '';
   const make = async (generator: string, parameters: Record<string, number | string>, run?: string) => {
     // A size half typed must not answer after the whole one.
     asking.current?.abort();
@@ -153,13 +157,14 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
     setStrip(null);
     setPiece((id) => ids[(ids.indexOf(id ?? '') + by + ids.length) % Math.max(1, ids.length)] ?? null);
   };
-  useKeys({ p: () => walkPieces(1), P: () => walkPieces(-1), 'Alt+ArrowLeft': () => { if (piece) nudge(-5, 0); else moveStep(-1); }, 'Alt+ArrowRight': () => { if (piece) nudge(5, 0); else moveStep(1); }, 'Alt+ArrowUp': () => nudge(0, 5), 'Alt+ArrowDown': () => nudge(0, -5) });
-  const resize = (name: string, value: number) => make(method, { ...draft.content.generated?.parameters, [name]: value }, name);
-  const generated = method in METHODS;
-  const size = (name: string, label: string, value: number | undefined) => (
-    <QuantityField label={label} dimension="length" value={value} disabled={!mayEdit || !generated} width="5.5rem" onChange={(v) => void resize(name, v)} />
-  );
-
+  useKeys({ n: () => { if (mayEdit) setInserting(!inserting); }, c: () => navigate(`/p/${project}/sequences/${doc.key}/cards`), j: () => navigate(`/p/${project}/sequences/${doc.key}/joint`), t: () => navigate(`/p/${project}/sequences/${doc.key}/try`), p: () => walkPieces(1), P: () => walkPieces(-1), 'Alt+ArrowLeft': () => { if (piece) nudge(-5, 0); else moveStep(-1); }, 'Alt+ArrowRight': () => { if (piece) nudge(5, 0); else moveStep(1); }, 'Alt+ArrowUp': () => nudge(0, 5), 'Alt+ArrowDown': () => nudge(0, -5) });
+  const dragPatch = (patch: Patch, side: number | null, by: [number, number]) => {
+    const of = draft.content.pieces.find((p) => p.patches.includes(patch));
+    if (!of) return;
+    // Pulled as a whole, all of the piece on that facet goes along; by an edge, only that patch.
+    const patches = of.patches.map((q) => (q === patch || (side === null && q.facet === patch.facet) ? { ...q, rect: dragged(q.rect as Box, side, by) as Patch['rect'] } : q));
+    void edit(withPiece(draft.content, { ...of, patches }));
+  };
   return (
     <Frame sheet={`5 Sequence ${doc.key}`} keys={OWN_KEYS} reckoning={sheet && <StepCard {...{ sheet, step: at, piece, draft, mayEdit, chosen }} edit={(content, run) => void edit(content, run)} />}>
       <div className="flex h-full min-h-[600px] flex-col px-6 py-3">
@@ -167,22 +172,18 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
         <label className="sr-only" htmlFor="detail-title">Title</label>
         <input id="detail-title" className="mt-1 w-full border-transparent bg-transparent text-[17px] font-bold" value={draft.content.title} disabled={!mayEdit} maxLength={200} onChange={(e) => { if (e.target.value.trim() !== '') draft.change({ ...draft.content, title: e.target.value }, 'title'); }} />
         <div className="flex flex-wrap items-start gap-x-4 pt-1">
-          {size('width_mm', 'Opening, width', opening?.width_mm)}
-          {size('height_mm', 'height', opening?.height_mm)}
-          {size('depth_mm', 'depth of the return', opening?.depth_mm)}
-          {method === 'strapped-unit-in-self-adhered' && size('setback_mm', 'unit set in', draft.content.unit?.z?.[0])}
           <button className="act" aria-pressed={raining} onClick={() => { setRaining(!raining); setStrip(null); }}>{raining ? 'stop the rain' : 'run the rain'} <span className="key">r</span></button>
           <button className="act" onClick={saveDrawing}>SVG <span className="key">d</span></button>
-          {generated && <label><span className="mr-1 text-faint">unit</span><select aria-label="Water plane" value={method} disabled={!mayEdit} onChange={(e) => {
-            const { width_mm, height_mm, depth_mm, margin_mm } = draft.content.generated?.parameters ?? {};
-            // Only the sizes go along: the materials and figures of another method are its own.
-            void make(e.target.value, Object.fromEntries(Object.entries({ width_mm, height_mm, depth_mm, margin_mm }).filter(([, v]) => v !== undefined)) as Record<string, number>);
-            setStep(undefined);
-          }}>{Object.entries(METHODS).map(([name, words]) => <option key={name} value={name}>{words}</option>)}</select></label>}
+          {mayEdit && <button className="act" aria-pressed={inserting} onClick={() => setInserting(!inserting)}>insert <span className="key">n</span></button>}
+          <Link className="act" to={`/p/${project}/sequences/${doc.key}/cards`}>step cards <span className="key">c</span></Link>
+          <Link className="act" to={`/p/${project}/sequences/${doc.key}/joint`}>the joint <span className="key">j</span></Link>
+          <Link className="act" to={`/p/${project}/sequences/${doc.key}/try`}>try it <span className="key">t</span></Link>
           {mayEdit && <span className="ml-auto"><RemoveDocument kind="detail" id={doc.key} name={draft.content.title} lost="Its checks go with it; what was read on site stays in the record." after={`/p/${project}/sequences`} /></span>}
         </div>
+        <div className="flex flex-wrap items-baseline gap-x-4 pt-1"><MethodFields detail={draft.content} {...{ methods, materials, mayEdit }} make={(generator, parameters, run) => void make(generator, parameters, run)} onMethod={() => setStep(undefined)} /></div>
+        {inserting && <InsertPiece detail={draft.content} materials={materials} apply={(next, id) => { setStep(undefined); void edit(next).then(() => setPiece(id)); }} onDone={() => setInserting(false)} />}
         {why && <p role="alert" className="text-fail">{why}</p>}
-        <div ref={paper} className="min-h-0 grow py-1">{sheet && <Unfolded sheet={sheet} step={at} units={units} selected={piece} onSelect={(id) => { setPiece(id); setStrip(null); }} {...(raining ? { rain: strips, strip: chosen, onStrip: (r) => { setStrip(strips.indexOf(r)); setPiece(null); }, running: true } : {})} />}</div>
+        <div ref={paper} className="min-h-0 grow py-1">{sheet && <Unfolded sheet={sheet} step={at} units={units} selected={piece} onSelect={(id) => { setPiece(id); setStrip(null); }} onDrag={mayEdit ? dragPatch : undefined} {...(raining ? { rain: strips, strip: chosen, onStrip: (r) => { setStrip(strips.indexOf(r)); setPiece(null); }, running: true } : {})} />}</div>
         <ol className="flex gap-[6px] pb-1" aria-label="Steps of the work">
           {sheet?.steps.map((s) => (
             <li key={s.number} className="min-w-0 flex-1">
@@ -230,6 +231,7 @@ function StepCard({ sheet, step, piece, draft, mayEdit, chosen: strip, edit }: {
           <p className="text-[11px] text-faint">{sheet.materials[row.pieces[0] ?? '']}</p>
         </dl>
       ))}
+      {!chosen && <Oblique sheet={sheet} step={step} />}
       {chosen && <PieceEditor detail={draft.content} piece={chosen} mayEdit={mayEdit} apply={edit} />}
       {!chosen && now && <p className="border-t border-hair py-2">{now.how}</p>}
       {!chosen && now?.caution && <p className="border-t border-hair py-2 text-caution">{now.caution}</p>}
@@ -245,7 +247,7 @@ function StepCard({ sheet, step, piece, draft, mayEdit, chosen: strip, edit }: {
           <ul>{checks.map((c) => <li key={c.id} className="flex justify-between gap-2"><span>{c.title}</span><span className="whitespace-nowrap font-semibold">{c.least_mm === null ? 'look' : `≥ ${show(c.least_mm, 'length', units)}`}</span></li>)}</ul>
         </section>
       )}
-      {!chosen && rain && <p className="border-t border-hair py-2" data-tonight={rain.safe}><span className="font-semibold">{rain.safe ? 'Work may stop here.' : 'Not to be left so overnight.'}</span> {rain.safe ? 'A shower tonight wets nothing and is trapped nowhere.' : `A shower tonight ${rain.worst === 'trapped' ? 'is trapped at' : 'wets'} ${rain.wets.join(', ')}: hang a sheet over it from above the head.`}</p>}
+      {!chosen && rain && <p className="border-t border-hair py-2" data-tonight={rain.safe}><span className="font-semibold">{rain.safe ? 'Work may stop here.' : 'Not to be left so overnight.'}</span> {rain.safe ? 'A shower tonight wets nothing and is trapped nowhere.' : `A shower tonight ${rain.worst === 'trapped' ? 'is trapped at' : 'wets'} ${rain.wets.join(', ')}: hang a sheet over it from above${sheet.detail.opening ? ' the head' : ''}.`}</p>}
       {!chosen && last && sheet.findings.map((f) => (
         <article key={f.key} className="border-t border-hair py-2" data-finding={f.key.split('@')[0]}>
           <h3 className={`flex gap-2 font-semibold ${severityColour(f.severity)}`}><span className="pt-[3px]"><SeverityMark severity={f.severity} /></span>{f.title}</h3>

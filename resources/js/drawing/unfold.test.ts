@@ -1,0 +1,43 @@
+import { describe, expect, it } from 'vitest';
+import type { Detail } from '../api/types';
+import { unfold } from './unfold';
+
+const opening = { id: 'o', title: 'O', pieces: [], opening: { width_mm: 900, height_mm: 1200, depth_mm: 140, margin_mm: 500 } } as unknown as Detail;
+const roof = { id: 'd', title: 'D', pieces: [], facets: { roof: { u: [0, 1000], v: [0, 500] }, wall: { u: [0, 1000], v: [0, 800] }, plate: { u: [0, 1000], v: [0, 140] } }, folds: [{ from: 'roof', to: 'wall', at_v: 800 }] } as unknown as Detail;
+
+describe('an opening', () => {
+  const flat = unfold(opening);
+  it('lays its returns back into the hole', () => {
+    expect(flat.bounds).toEqual([-500, -500, 1400, 1700]);
+    expect(flat.onSheet('face', [0, 0, 900, 1200])).toEqual([0, 0, 900, 1200]);
+    expect(flat.onSheet('sill', [0, 0, 900, 140])).toEqual([0, 0, 900, 140]);
+    expect(flat.onSheet('head', [0, 0, 900, 140])).toEqual([0, 1060, 900, 1200]);
+    expect(flat.onSheet('jamb-left', [0, 100, 40, 300])).toEqual([0, 100, 40, 300]);
+    expect(flat.onSheet('jamb-right', [0, 100, 40, 300])).toEqual([860, 100, 900, 300]);
+  });
+  it('turns a step on the sheet into one along the facet', () => {
+    expect(flat.along('face', 5, -5)).toEqual([5, -5]);
+    expect(flat.along('jamb-right', 5, 10)).toEqual([-5, 10]);
+    expect(flat.along('head', 5, 10)).toEqual([5, -10]);
+    expect(flat.along('nowhere', 5, 10)).toEqual([0, 0]);
+  });
+  it('draws deep returns short of the middle', () => {
+    const deep = unfold({ ...opening, opening: { ...opening.opening, depth_mm: 1000 } } as Detail);
+    expect(deep.onSheet('jamb-left', [0, 0, 1000, 1200])[2]).toBeCloseTo(900 / 2.2);
+    expect(deep.along('jamb-left', 409.0909, 0)[0]).toBeCloseTo(1000, 1);
+  });
+});
+
+describe('any other detail', () => {
+  const flat = unfold(roof);
+  it('puts each facet under the one its water comes from, and the rest below', () => {
+    expect(flat.onSheet('roof', [0, 0, 1000, 500])).toEqual([0, -500, 1000, 0]);
+    expect(flat.onSheet('wall', [0, 0, 1000, 800])).toEqual([0, -1300, 1000, -500]);
+    expect(flat.onSheet('plate', [0, 0, 1000, 140])).toEqual([0, -1500, 1000, -1360]);
+    expect(flat.bounds).toEqual([0, -1500, 1000, 0]);
+  });
+  it('leaves a gap where a part of the lower facet lies above the arris', () => {
+    const tall = unfold({ ...roof, folds: [{ from: 'roof', to: 'wall', at_v: 700 }] } as unknown as Detail);
+    expect(tall.onSheet('wall', [0, 0, 1000, 800])).toEqual([0, -1360, 1000, -560]);
+  });
+});
