@@ -17,7 +17,7 @@ final readonly class Assessment
     public const FORMAT = 'apron-assessment/1';
 
     /** Raised when a rule changes what comes of a project, so that nothing kept from an older rule is shown. */
-    public const EDITION = 3;
+    public const EDITION = 4;
 
     /** @var list<AssemblyAssessment> */
     public array $assemblies;

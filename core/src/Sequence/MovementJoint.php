@@ -14,7 +14,7 @@ final class MovementJoint extends JointDetail
 {
     public const NAME = 'movement-joint';
 
-    protected const MATERIALS = ['membrane_material' => 'membrane-permeable', 'metal_material' => 'steel-galvanised', 'sealant_material' => 'sealant-silicone', 'strip_material' => 'epdm-flashing'];
+    protected const MATERIALS = ['membrane_material' => 'membrane-permeable', 'metal_material' => 'steel-galvanised', 'rod_material' => 'backer-rod', 'sealant_material' => 'sealant-silicone', 'strip_material' => 'epdm-flashing'];
 
     protected const CHOICES = ['closed_by' => ['bent-metal', 'silicone-strip']];
 
@@ -35,7 +35,7 @@ final class MovementJoint extends JointDetail
             return [['plane-below-joint', []], ['plane-above-joint', ['gap_mm' => $s['gap_mm']]], ['silicone-strip', ['contact_mm' => $s['contact_mm']]]];
         }
 
-        return [['plane-below-joint', []], ['joint-sealant', ['gap_mm' => $s['gap_mm']]], ['bent-metal', ['leg_mm' => $s['leg_mm']]], ['plane-over-metal', ['lap_mm' => $s['lap_mm']]]];
+        return [['plane-below-joint', []], ['joint-rod', ['gap_mm' => $s['gap_mm']]], ['joint-sealant', ['gap_mm' => $s['gap_mm']]], ['bent-metal', ['leg_mm' => $s['leg_mm']]], ['plane-over-metal', ['lap_mm' => $s['lap_mm']]]];
     }
 
     protected function pieces(array $s, array $used, array $chosen): array
@@ -52,9 +52,10 @@ final class MovementJoint extends JointDetail
 
         return [
             $plane('plane-below', 0, $side, 1),
-            $this->laid('joint-sealant', $used['sealant_material'], PieceKind::Sealant, 2, [$this->patch('joint-sealant.face', 'face', [0, $side, $w, $side + $gap], [], 2)]),
-            $this->laid('bent-metal', $used['metal_material'], PieceKind::Metal, 3, [$this->patch('bent-metal.face', 'face', [0, $side - $leg, $w, $side + $gap + $leg], [], 3)], PieceRole::HeadFlashing, new CutSize($w, $gap + 2 * $leg), null, false),
-            $plane('plane-above', $side + $gap + $leg - $s['lap_mm'], $top, 4),
+            $this->laid('joint-rod', $used['rod_material'], PieceKind::Board, 2, [$this->patch('joint-rod.face', 'face', [0, $side, $w, $side + $gap], [], 2)], null, null, null, false),
+            $this->laid('joint-sealant', $used['sealant_material'], PieceKind::Sealant, 3, [$this->patch('joint-sealant.face', 'face', [0, $side, $w, $side + $gap], [], 3)]),
+            $this->laid('bent-metal', $used['metal_material'], PieceKind::Metal, 4, [$this->patch('bent-metal.face', 'face', [0, $side - $leg, $w, $side + $gap + $leg], [], 4)], PieceRole::HeadFlashing, new CutSize($w, $gap + 2 * $leg), null, false),
+            $plane('plane-above', $side + $gap + $leg - $s['lap_mm'], $top, 5),
         ];
     }
 

@@ -3,6 +3,7 @@
 namespace Apron\Trace;
 
 use Apron\Detail\Detail;
+use Apron\Detail\Rect;
 use Apron\Finding;
 use Apron\Severity;
 use Apron\Words;
@@ -33,6 +34,12 @@ final class DetailAssessment
     /** @var array<string, bool> */
     public readonly array $air;
 
+    /** @var list<array{what: string, facet: string, one: string, other: string, rect: Rect}> laps and joints with no framing behind them */
+    public readonly array $unbacked;
+
+    /** @var list<array{piece: string, facet: string, gap: Rect}> sealant stuck on three sides */
+    public readonly array $threeSided;
+
     /** @throws CannotLay */
     public function __construct(public readonly Detail $detail, bool $weatherSealed = false)
     {
@@ -45,6 +52,8 @@ final class DetailAssessment
         $this->head = HeadCheck::of($this->rain);
         $this->sill = SillCheck::of($layout, $weatherSealed);
         $this->air = AirLine::of($layout);
+        $this->unbacked = Backing::missing($layout);
+        $this->threeSided = ThreeSided::of($layout);
     }
 
     public function worst(): Outcome
@@ -62,6 +71,7 @@ final class DetailAssessment
         $all = [
             ...array_map(fn (StripResult $s): Severity => $s->severity, $this->strips), ...array_map(fn (Lap $l): Severity => $l->verdict, $this->laps),
             ...array_column($this->joints, 'verdict'), ...array_values($this->corners), ...array_values($this->head), ...array_values($this->sill),
+            ...array_map(fn (): Severity => Severity::Caution, $this->unbacked), ...array_map(fn (): Severity => Severity::Fail, $this->threeSided),
         ];
         $worst = Severity::Pass;
         foreach ($all as $severity) {

@@ -22,7 +22,7 @@ final class DetailFindings
     /** @return list<Finding> */
     public function all(): array
     {
-        $findings = [...$this->rain(), ...$this->laps(), ...$this->joints(), ...$this->places(), ...$this->air()];
+        $findings = [...$this->rain(), ...$this->laps(), ...$this->joints(), ...$this->places(), ...$this->air(), ...$this->behind()];
         $sound = array_filter($findings, fn (Finding $f): bool => $f->severity->rank() <= Severity::Caution->rank()) === [];
 
         return $sound ? [...$findings, new Finding('detail.sound', Severity::Pass, $this->subject, ['count' => count($this->assessed->strips)], $this->trace())] : $findings;
@@ -142,6 +142,23 @@ final class DetailFindings
         }
 
         return $findings;
+    }
+
+    /** @return list<Finding> what has the wrong thing behind it, or nothing */
+    private function behind(): array
+    {
+        $findings = [];
+        foreach ($this->assessed->unbacked as $row) {
+            $key = "{$row['one']}.{$row['other']}.{$row['facet']}";
+            $findings["backing.$key"] ??= new Finding($row['what'] === 'lap' ? 'backing.lap' : 'backing.joint', Severity::Caution, $this->subject, [
+                'one' => $row['one'], 'other' => $row['other'], 'facet' => $row['facet'], 'u_mm' => $row['rect']->u0, 'from_mm' => $row['rect']->v0, 'to_mm' => $row['rect']->v1,
+            ], Source::commonPractice(), $key);
+        }
+        foreach ($this->assessed->threeSided as $row) {
+            $findings["sealant.{$row['piece']}"] ??= new Finding('sealant.three-sided', Severity::Fail, $this->subject, ['piece' => $row['piece'], 'facet' => $row['facet']], Source::commonPractice(), $row['piece']);
+        }
+
+        return array_values($findings);
     }
 
     /** A rough opening that nothing has been set into yet has no sill to judge. */

@@ -65,13 +65,13 @@ export default function Practice() {
   const panel = (
     <>
       <h2 className="pb-1 text-[15px] font-bold">{result === null ? 'Put the steps in order' : done ? 'This order can be built' : 'This order goes against'}</h2>
+      <p className="flex flex-wrap gap-2 py-2"><button className="act" onClick={() => void run()}>run the rain <span className="key">Enter</span></button><button className="act" onClick={() => setSeed(seed + 1)}>shuffle <span className="key">s</span></button><button className="act" disabled={result === null || kept} onClick={() => void run(true)}>{kept ? 'kept' : 'keep it'} <span className="key">k</span></button></p>
       {result === null && <p>Move them with Alt and the arrows, or the small arrows beside each; then run the rain.</p>}
       {result?.refused && <p className="text-fail" data-refused>It cannot be built so: {result.refused}.</p>}
-      {result && result.broken.length > 0 && <ul className="py-1" data-broken={result.broken.length}>{result.broken.map((b) => <li key={`${b.before}-${b.after}`} className="border-t border-hair py-1"><b>{title(b.before)}</b> comes before <b>{title(b.after)}</b>: {b.why}.</li>)}</ul>}
+      {result && result.broken.length > 0 && <ul className="py-1" data-broken={result.broken.length}>{result.broken.map((b) => <li key={`${b.before}-${b.after}`} className="border-t border-hair py-1"><b>{title(b.before)}</b> must come before <b>{title(b.after)}</b>: {b.why}.</li>)}</ul>}
       {result?.worst && <p className="border-t border-hair py-2" data-worst={result.worst}>The rain on it: <b>{result.worst}</b>.{!done && ' Of a wrong order not everything shows in the rain: what cannot be reached, cured or looked at any more does not.'}</p>}
       {result?.sheet?.findings.filter((f) => f.severity === 'fail' || f.severity === 'caution').map((f) => <p key={f.key} className="flex gap-2 border-t border-hair py-1"><span className="pt-[3px]"><SeverityMark severity={f.severity} /></span>{f.title}</p>)}
       {done && <p className="py-1 text-pass">Tries: {tries}.</p>}
-      <p className="flex flex-wrap gap-2 py-2"><button className="act" onClick={() => void run()}>run the rain <span className="key">Enter</span></button><button className="act" onClick={() => setSeed(seed + 1)}>shuffle <span className="key">s</span></button><button className="act" disabled={result === null || kept} onClick={() => void run(true)}>{kept ? 'kept' : 'keep it'} <span className="key">k</span></button></p>
       {why && <p role="alert" className="text-fail">{why}</p>}
       {(record.data?.length ?? 0) > 0 && (
         <section className="border-t border-hair py-2"><h3 className="font-semibold">Training record</h3>

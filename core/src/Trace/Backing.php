@@ -1,0 +1,97 @@
+<?php
+
+namespace Apron\Trace;
+
+use Apron\Detail\FramingMember;
+use Apron\Detail\PieceKind;
+use Apron\Detail\Rect;
+
+/**
+ * What must have something solid behind it, where a detail says where its framing is: a lap of fastened sheets lies over framing or
+ * blocking, for it is fastened there; an upright joint of boards is centred on framing.
+ */
+final class Backing
+{
+    /** A board needs this much of the framing on each side of its joint, mm; half a 1½ in stud less the gap (common practice). */
+    public const BEARING_MM = 16.0;
+
+    /** @return list<array{what: string, facet: string, one: string, other: string, rect: Rect}> laps and joints with nothing behind them, on facets whose framing is known */
+    public static function missing(Layout $layout): array
+    {
+        $framing = [];
+        foreach ($layout->detail->framing as $member) {
+            $framing[$member->facet][] = $member;
+        }
+        $missing = [];
+        foreach ($framing as $facet => $members) {
+            $patches = $layout->facet($facet);
+            foreach ($patches as $i => $inner) {
+                foreach (array_slice($patches, $i + 1) as $outer) {
+                    if ($inner->piece === $outer->piece) {
+                        continue;
+                    }
+                    $where = self::bothAre(PieceKind::Sheet, $inner, $outer) ? self::lap($inner->rect(), $outer->rect(), $members) : null;
+                    if ($where !== null) {
+                        $missing[] = ['what' => 'lap', 'facet' => $facet, 'one' => $outer->piece->id, 'other' => $inner->piece->id, 'rect' => $where];
+                    }
+                    $where = self::bothAre(PieceKind::Board, $inner, $outer) ? self::joint($inner->rect(), $outer->rect(), $members) : null;
+                    if ($where !== null) {
+                        $missing[] = ['what' => 'joint', 'facet' => $facet, 'one' => $outer->piece->id, 'other' => $inner->piece->id, 'rect' => $where];
+                    }
+                }
+            }
+        }
+
+        return $missing;
+    }
+
+    private static function bothAre(PieceKind $kind, Laid $a, Laid $b): bool
+    {
+        return $a->piece->kind === $kind && $b->piece->kind === $kind;
+    }
+
+    /**
+     * The lap, where no member lies behind it over its whole length; null where one does, or where the two do not lap.
+     *
+     * @param  list<FramingMember>  $members
+     */
+    private static function lap(Rect $a, Rect $b, array $members): ?Rect
+    {
+        $lap = $a->overlap($b);
+        $staggered = ($a->u0 <=> $b->u0) === ($a->u1 <=> $b->u1) && ($a->u0 <=> $b->u0) !== 0 || ($a->v0 <=> $b->v0) === ($a->v1 <=> $b->v1) && ($a->v0 <=> $b->v0) !== 0;
+        if ($lap === null || ! $staggered) {
+            return null;
+        }
+        $upright = $lap->height() > $lap->width();
+        foreach ($members as $member) {
+            $behind = $member->rect->overlap($lap);
+            if ($behind !== null && ($upright ? $behind->height() >= $lap->height() : $behind->width() >= $lap->width())) {
+                return null;
+            }
+        }
+
+        return $lap;
+    }
+
+    /**
+     * The line where two boards stand side by side, no wider apart than a gap, where no member takes both their edges.
+     *
+     * @param  list<FramingMember>  $members
+     */
+    private static function joint(Rect $a, Rect $b, array $members): ?Rect
+    {
+        [$left, $right] = $a->u0 < $b->u0 ? [$a, $b] : [$b, $a];
+        [$foot, $top] = [max($a->v0, $b->v0), min($a->v1, $b->v1)];
+        if ($right->u0 < $left->u1 || $right->u0 - $left->u1 > self::BEARING_MM || $foot >= $top) {
+            return null;
+        }
+        foreach ($members as $member) {
+            $bears = $member->rect->u0 <= $left->u1 - self::BEARING_MM && $member->rect->u1 >= $right->u0 + self::BEARING_MM;
+            if ($bears && $member->rect->v0 <= $foot && $member->rect->v1 >= $top) {
+                return null;
+            }
+        }
+
+        return new Rect($left->u1, $foot, $right->u0, $top);
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+require_once __DIR__.'/Support.php';
+
+/** The codes of the findings of a wall with framing at the given places. */
+function behind(array $pieces, array $framing = []): array
+{
+    $detail = wallDetail($pieces) + ($framing === [] ? [] : ['framing' => array_map(fn (array $rect) => ['facet' => 'face', 'rect' => $rect], $framing)]);
+
+    return array_values(array_filter(array_map(fn ($f) => $f->code, traced($detail)->findings()), fn (string $code) => preg_match('/^(backing|sealant)/', $code) === 1));
+}
+
+$sheets = [one('left', 'sheet', 1, [0, 0, 500, 1000]), one('right', 'sheet', 2, [350, 0, 1000, 1000])];
+$courses = [one('low', 'sheet', 1, [0, 0, 1000, 550]), one('up', 'sheet', 2, [0, 400, 1000, 1000])];
+$boards = [one('left', 'board', 1, [0, 0, 498, 1000]), one('right', 'board', 2, [501, 0, 1000, 1000])];
+
+it('asks for framing behind a lap of sheets and a joint of boards, where it knows the framing', function (array $pieces, array $framing, array $expected) {
+    expect(behind($pieces, $framing))->toBe($expected);
+})->with([
+    'nobody said where the framing is' => [$sheets, [], []],
+    'a stud behind the upright lap' => [$sheets, [[400, 0, 438, 1000]], []],
+    'a stud beside it' => [$sheets, [[100, 0, 138, 1000]], ['backing.lap']],
+    'a stud that stops short' => [$sheets, [[400, 0, 438, 900]], ['backing.lap']],
+    'only its edge' => [$sheets, [[490, 0, 528, 1000]], []],
+    'blocking behind the level lap' => [$courses, [[0, 420, 1000, 458]], []],
+    'studs alone behind a level lap' => [$courses, [[400, 0, 438, 1000]], ['backing.lap']],
+    'a cover is no lap' => [[one('a', 'sheet', 1, [0, 0, 1000, 1000]), one('b', 'sheet', 2, [200, 200, 600, 600])], [[0, 0, 38, 1000]], []],
+    'a membrane needs none' => [[one('a', 'membrane', 1, [0, 0, 500, 1000]), one('b', 'membrane', 2, [350, 0, 1000, 1000])], [[0, 0, 38, 1000]], []],
+    'boards that meet on a stud' => [$boards, [[480, 0, 519, 1000]], []],
+    'boards that meet beside the middle of a stud' => [$boards, [[490, 0, 528, 1000]], ['backing.joint']],
+    'boards that meet over air' => [$boards, [[100, 0, 138, 1000]], ['backing.joint']],
+    'boards far apart do not meet' => [[one('a', 'board', 1, [0, 0, 400, 1000]), one('b', 'board', 2, [600, 0, 1000, 1000])], [[0, 0, 38, 1000]], []],
+    'boards one over the other' => [[one('a', 'board', 1, [0, 0, 500, 400]), one('b', 'board', 2, [500, 600, 1000, 1000])], [[0, 0, 38, 1000]], []],
+]);
+
+$sides = [one('low', 'membrane', 1, [0, 0, 1000, 490]), one('up', 'membrane', 1, [0, 510, 1000, 1000])];
+$bead = fn (array $rect, int $step = 3) => one('bead', 'sealant', $step, $rect);
+$rod = fn (array $rect) => one('rod', 'board', 2, $rect, ['material' => 'backer-rod']);
+
+it('finds sealant that is stuck on three sides', function (array $pieces, array $expected) {
+    expect(behind($pieces))->toBe($expected);
+})->with([
+    'in a level joint, on bare wood' => [[...$sides, $bead([0, 490, 1000, 510])], ['sealant.three-sided']],
+    'with backer rod behind' => [[...$sides, $rod([0, 490, 1000, 510]), $bead([0, 490, 1000, 510])], []],
+    'with rod behind half of it' => [[...$sides, $rod([0, 490, 500, 510]), $bead([0, 490, 1000, 510])], ['sealant.three-sided']],
+    'lapped onto both sides' => [[...$sides, $bead([0, 480, 1000, 520])], ['sealant.three-sided']],
+    'in an upright joint' => [[one('a', 'membrane', 1, [0, 0, 490, 1000]), one('b', 'membrane', 1, [510, 0, 1000, 1000]), $bead([490, 0, 510, 1000])], ['sealant.three-sided']],
+    'in an upright joint over rod' => [[one('a', 'membrane', 1, [0, 0, 490, 1000]), one('b', 'membrane', 1, [510, 0, 1000, 1000]), $rod([480, 0, 520, 1000]), $bead([490, 0, 510, 1000])], []],
+    'along one edge only' => [[$sides[0], $bead([0, 480, 1000, 500])], []],
+    'a bead on the face of one sheet' => [[one('a', 'sheet', 1, [0, 0, 1000, 1000]), $bead([0, 400, 1000, 420])], []],
+    'under what it seals' => [[$bead([0, 480, 1000, 520], 1), one('low', 'membrane', 2, [0, 0, 1000, 490]), one('up', 'membrane', 3, [0, 510, 1000, 1000])], []],
+]);
