@@ -39,7 +39,7 @@ it('runs the rain on an opening by keyboard, step by step, and dresses it anothe
         $browser->until('return document.querySelectorAll("[data-water=\"wets substrate\"]").length > 0 && document.querySelector("aside [data-tonight=false]") !== null');
 
         // In a self-adhered membrane lapped at the head nothing relies on a bond.
-        $browser->driver->executeScript('const s = document.querySelector("[aria-label=\"Water plane\"]"); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, "flanged-unit-in-self-adhered"); s.dispatchEvent(new Event("change", { bubbles: true }))');
+        choose($browser, 'Method', 'flanged-unit-in-self-adhered');
         $browser->see('[data-piece=course-above]');
         $browser->until('return document.querySelector("aside [data-finding=\"detail.sound\"]") !== null');
         saved($browser);

@@ -48,6 +48,13 @@ function saved(Browser $browser): void
     $browser->until('const s = document.querySelector("aside [data-state]"); return s !== null && s.dataset.state === "saved"', 'the sheet to be saved');
 }
 
+/** Takes one of what a list offers, as a person at the keyboard would. */
+function choose(Browser $browser, string $label, string $value): void
+{
+    $browser->until('return document.querySelector(\'select[aria-label="'.$label.'"] option[value="'.$value.'"]\') !== null', "“{$value}” in the list “{$label}”");
+    $browser->driver->executeScript('const s = document.querySelector(\'select[aria-label="\' + arguments[0] + \'"]\'); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, arguments[1]); s.dispatchEvent(new Event("change", { bubbles: true }))', [$label, $value]);
+}
+
 /** Begins a project from the page of all projects; the page is then its brief. @return string its id */
 function beginProject(Browser $browser, string $name, string $units): string
 {

@@ -48,7 +48,7 @@ it('walks from the brief to the report, and shows what the command line computes
 
         // 5 One opening, its size typed in inches, stepped through.
         $browser->open("/p/$project/sequences");
-        button($browser, 'new opening');
+        choose($browser, 'New detail', 'flanged-unit-in-fastened-sheet');
         $browser->see('[data-drawing=unfolded]');
         retype($browser, 'main input[inputmode=text]', '36 in');
         button($browser, '2 sill pan');

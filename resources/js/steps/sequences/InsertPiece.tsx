@@ -22,7 +22,7 @@ export function InsertPiece({ detail, materials, apply, onDone }: { detail: Deta
     const [cu, w] = [(u0 + u1) / 2, Math.min(300, u1 - u0)];
     const [cv, h] = facet === 'face' && detail.opening ? [v0 / 2, 150] : [(v0 + v1) / 2, Math.min(150, v1 - v0)];
     const piece: Piece = { id: `own-${n}`, material: chosen, kind, step, patches: [{ id: `own-${n}.1`, facet, rect: [cu - w / 2, cv - h / 2, cu + w / 2, cv + h / 2] }] };
-    const next: Detail = { ...detail, pieces: [...detail.pieces, piece], steps: [...(detail.steps ?? []), { number: step, does: 'inserted', figures: {} }] };
+    const next: Detail = { ...detail, pieces: [...detail.pieces, piece], steps: [...(detail.steps ?? []), { number: step, does: 'inserted' }] };
     delete next.generated;
     apply(next, piece.id);
     onDone();
@@ -32,7 +32,7 @@ export function InsertPiece({ detail, materials, apply, onDone }: { detail: Deta
       <label><span className="text-faint">piece </span><select autoFocus aria-label="Kind of piece" value={kind} onChange={(e) => { setKind(e.target.value as Piece['kind']); setMaterial(undefined); }}>{KINDS.map(([k, words]) => <option key={k} value={k}>{words}</option>)}</select></label>
       <label><span className="text-faint">of </span><select aria-label="Material of the piece" className="max-w-[12rem]" value={chosen} onChange={(e) => setMaterial(e.target.value)}>{materials.some((m) => m.id === chosen) ? null : <option value={chosen}>{chosen}</option>}{materials.map((m) => <option key={m.id} value={m.id}>{m.name}</option>)}</select></label>
       <label><span className="text-faint">on </span><select aria-label="Facet of the piece" value={facet} onChange={(e) => setFacet(e.target.value)}>{Object.keys(facets).map((f) => <option key={f} value={f}>{f.replace('-', ' ')}</option>)}</select></label>
-      <button className="act" type="submit">insert</button><button type="button" className="link" onClick={onDone}>leave it</button>
+      <button className="act" type="submit">put it there</button><button type="button" className="link" onClick={onDone}>leave it</button>
     </form>
   );
 }

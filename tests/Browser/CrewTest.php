@@ -1,0 +1,128 @@
+<?php
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+
+require_once __DIR__.'/Support.php';
+
+it('makes any detail, draws it facet by facet, and lets a choice of schools change it', function () {
+    $browser = new Browser((string) getenv('APRON_URL'));
+    try {
+        $browser->signIn('consultant');
+        $project = copyOfDemo($browser);
+        $browser->open("/p/$project/sequences/d3");
+        $browser->see('[data-drawing=unfolded] [data-piece=ledge-membrane]');
+        $browser->see('[data-drawing=oblique]');
+        $browser->until('return document.querySelector("aside [data-finding=\"detail.sound\"]") !== null', 'a flashing that sheds');
+
+        choose($browser, 'New detail', 'movement-joint');
+        $browser->see('[data-piece=bent-metal]');
+        choose($browser, 'closed by', 'silicone-strip');
+        $browser->see('[data-piece=silicone-strip]');
+        $browser->until('return document.querySelector("aside [data-finding=\"rain.seal\"]") !== null', 'a joint that relies on its seal');
+        saved($browser);
+        $made = array_column(json_decode(fetched($browser, "/api/projects/$project/export.json"), true)['details'], 'generated', 'id')['o6'];
+        expect($made['generator'])->toBe('movement-joint')->and($made['parameters']['closed_by'])->toBe('silicone-strip');
+    } finally {
+        $browser->close();
+    }
+});
+
+it('takes a piece of one’s own, pulls it by its edge, and undoes that', function () {
+    $browser = new Browser((string) getenv('APRON_URL'));
+    try {
+        $browser->signIn('consultant');
+        $project = copyOfDemo($browser);
+        $browser->open("/p/$project/sequences/o4");
+        $browser->see('[data-drawing=unfolded] [data-piece=head-liner]');
+        $browser->driver->action()->sendKeys(null, 'n')->perform();
+        $browser->see('[data-insert]');
+        button($browser, 'put it there', WebDriverKeys::ENTER);
+        $browser->see('[data-editor="own-1"]');
+        saved($browser);
+        $top = fn (): float => (float) $browser->driver->executeScript('const l = [...document.querySelectorAll("[data-patch-editor=\"own-1.1\"] label")].find((e) => e.textContent.trim().startsWith("top")); return parseFloat(l.querySelector("input").value.replace("−", "-"))');
+        $before = $top();
+        // The knob in the middle of its upper edge, pulled up by forty points of the screen.
+        $knob = $browser->driver->findElement(WebDriverBy::cssSelector('[data-knob="3"]'));
+        $browser->driver->action()->moveToElement($knob)->clickAndHold()->moveByOffset(0, -40)->release()->perform();
+        $browser->until('const l = [...document.querySelectorAll("[data-patch-editor=\"own-1.1\"] label")].find((e) => e.textContent.trim().startsWith("top")); return parseFloat(l.querySelector("input").value.replace("−", "-")) > '.$before, 'a piece that reaches higher');
+        expect(fmod($top(), 5.0))->toBe(0.0);
+        saved($browser);
+        chord($browser, WebDriverKeys::CONTROL, 'z');
+        $browser->until('const l = [...document.querySelectorAll("[data-patch-editor=\"own-1.1\"] label")].find((e) => e.textContent.trim().startsWith("top")); return parseFloat(l.querySelector("input").value.replace("−", "-")) === '.$before, 'the piece as it was');
+        button($browser, 'take this piece away');
+        $browser->until('return document.querySelector("[data-piece=\"own-1\"]") === null');
+        saved($browser);
+    } finally {
+        $browser->close();
+    }
+});
+
+it('gives the crew a card for every step, as a PDF of as many pages and the cut list', function () {
+    $browser = new Browser((string) getenv('APRON_URL'));
+    try {
+        $browser->signIn('consultant');
+        $project = copyOfDemo($browser);
+        $browser->open("/p/$project/sequences/o4/cards");
+        $browser->until('return document.querySelectorAll("[data-card]").length === 10 && document.querySelector("[data-rolls]") !== null', 'ten cards and the cut list');
+        $pan = $browser->text('[data-card="2"]');
+        expect($pan)->toContain('1500 mm')->toContain('59-1/16 in')->toContain('the left jamb')->toContain('Caution')->toContain('Only after');
+        $browser->driver->action()->sendKeys(null, 'p')->perform();
+        $browser->see('[data-print="done"]', 120);
+        $pdf = fetched($browser, (string) $browser->driver->executeScript('return new URL(document.querySelector("[data-print] a").href).pathname'));
+        expect(preg_match_all('~/Type\s*/Page\b(?!s)~', $pdf))->toBe(11);
+    } finally {
+        $browser->close();
+    }
+});
+
+it('practises the order by keyboard until it can be built, and keeps that', function () {
+    $browser = new Browser((string) getenv('APRON_URL'));
+    try {
+        $browser->signIn('consultant');
+        $project = copyOfDemo($browser);
+        $browser->open("/p/$project/sequences/d5/try");
+        $browser->until('return document.querySelectorAll("[data-order] li").length === 3', 'three steps shuffled');
+        $order = fn (): array => array_map(intval(...), explode(' ', (string) $browser->driver->executeScript('return document.querySelector("[data-order]").dataset.order')));
+        $browser->driver->action()->sendKeys(null, WebDriverKeys::ENTER)->perform();
+        $browser->until('return document.querySelector("[data-broken]") !== null', 'what a wrong order goes against');
+        // By hand: while a step stands after a later one, move it up.
+        for ($i = 0; $i < 3; $i++) {
+            foreach ([1, 2] as $at) {
+                $now = $order();
+                if ($now[$at - 1] > $now[$at]) {
+                    $browser->surely(fn () => $browser->driver->findElement(WebDriverBy::cssSelector('[data-order] li:nth-child('.($at + 1).')'))->click());
+                    $browser->until('return document.querySelector("[data-order] li:nth-child('.($at + 1).')").getAttribute("aria-current") === "true"');
+                    chord($browser, WebDriverKeys::ALT, WebDriverKeys::ARROW_UP);
+                    $browser->until('return document.querySelector("[data-order]").dataset.order !== '.json_encode(implode(' ', $now)));
+                }
+            }
+        }
+        expect($order())->toBe([1, 2, 3]);
+        $browser->driver->action()->sendKeys(null, WebDriverKeys::ENTER)->perform();
+        $browser->see('[data-worst=shed]');
+        expect($browser->text('aside'))->toContain('This order can be built');
+        $browser->driver->action()->sendKeys(null, 'k')->perform();
+        $browser->see('[data-kept=d5]');
+        expect($browser->text('[data-kept=d5]'))->toContain('in order, 2 tries');
+    } finally {
+        $browser->close();
+    }
+});
+
+it('works out the joint round the unit as sizes are typed', function () {
+    $browser = new Browser((string) getenv('APRON_URL'));
+    try {
+        $browser->signIn('consultant');
+        $project = copyOfDemo($browser);
+        $browser->open("/p/$project/sequences/o4/joint");
+        $browser->see('[data-row="joinery.sealant"] dt');
+        $browser->until('return document.querySelectorAll("[data-depth]").length >= 4', 'the depths of the unit');
+        // A joint of 5 mm is too narrow for a frame of this size to move in.
+        $browser->surely(fn () => $browser->driver->findElement(WebDriverBy::xpath('//label[contains(., "gap each side")]/following::input[1] | //label[contains(., "gap each side")]//input'))->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'5 mm'));
+        $browser->see('[data-row="joinery.sealant-narrow"] dt');
+        expect($browser->text('[data-row="joinery.blocks"] dd'))->toContain('5.0 mm');
+    } finally {
+        $browser->close();
+    }
+});
