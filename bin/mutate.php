@@ -35,6 +35,10 @@ foreach (glob('core/src/Trace/*.php') ?: [] as $file) {
         foreach (CHANGES as $pattern => $to) {
             preg_match_all($pattern, $line, $found, PREG_OFFSET_CAPTURE);
             foreach ($found[0] as [$from, $at]) {
+                // A strict comparison of like things, and the mark of a set whose keys are its members, are what they are either way.
+                if (preg_match('~(, true\)|\] = true;)$~', substr($line, 0, $at + strlen($from) + 1)) === 1) {
+                    continue;
+                }
                 $sites[] = [$file, $n, $at, $from, $to];
             }
         }
@@ -52,7 +56,7 @@ foreach ($sites as $i => [$file, $n, $at, $from, $to]) {
     $lines[$n] = substr($before, 0, $at).$to.substr($before, $at + strlen($from));
     file_put_contents($file, implode("\n", $lines));
     $passed = true;
-    foreach (['tests/Core/Trace/TraceTest.php', 'tests/Core/Trace tests/Core/Detail'] as $tests) {
+    foreach (['tests/Core/Trace/TraceTest.php', 'tests/Core/Trace/FindingsTest.php tests/Core/Trace/SecondOpinionTest.php tests/Core/Trace/LapsTest.php', 'tests/Core/Trace tests/Core/Detail tests/Core/Sequence'] as $tests) {
         // A change that makes a loop endless is noticed too.
         exec("timeout 90 vendor/bin/pest --colors=never --stop-on-failure $tests >/dev/null 2>&1", $none, $code);
         $passed = $passed && $code === 0;

@@ -33,41 +33,22 @@ final class Corners
         return $corners;
     }
 
+    /** Whether one formable piece goes on without a cut from the sill or head into the jamb and onto the face. */
     private static function covered(Layout $layout, float $x, float $y, string $level, string $jamb): bool
     {
-        foreach ($layout->of as $patches) {
-            if (! in_array($patches[0]->piece->kind, self::CAN, true)) {
+        foreach ($layout->facet($level) as $flat) {
+            $r = $flat->rect();
+            if (! in_array($flat->piece->kind, self::CAN, true) || $r->v0 > 0 || $r->u0 > $x || $r->u1 < $x) {
                 continue;
             }
-            $on = ['face' => null, $level => null, $jamb => null];
-            foreach ($patches as $laid) {
-                $r = $laid->rect();
-                $touches = match ($laid->patch->facet) {
-                    'face' => $r->u0 <= $x && $r->u1 >= $x && $r->v0 <= $y && $r->v1 >= $y,
-                    $level => $r->u0 <= $x && $r->u1 >= $x && $r->v0 <= 0,
-                    $jamb => $r->u0 <= 0 && $r->v0 <= $y && $r->v1 >= $y,
-                    default => false,
-                };
-                // On the face the patch that folds over is the one that counts.
-                if ($touches && ($on[$laid->patch->facet] === null || $laid->joined !== [])) {
-                    $on[$laid->patch->facet] = $laid;
+            $on = [];
+            foreach ($flat->joined as $other) {
+                $o = $other->rect();
+                if ($o->v0 <= $y && $o->v1 >= $y && ($other->patch->facet === $jamb ? $o->u0 <= 0 : $o->u0 <= $x && $o->u1 >= $x)) {
+                    $on[$other->patch->facet] = true;
                 }
             }
-            [$face, $flat, $upright] = [$on['face'], $on[$level], $on[$jamb]];
-            if ($face !== null && $flat !== null && $upright !== null && in_array($upright, $flat->joined, true) && self::joinedToFace($patches, $flat, $x, $y)) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /** @param  list<Laid>  $patches */
-    private static function joinedToFace(array $patches, Laid $flat, float $x, float $y): bool
-    {
-        foreach ($patches as $laid) {
-            $r = $laid->rect();
-            if ($laid->patch->facet === 'face' && $r->u0 <= $x && $r->u1 >= $x && $r->v0 <= $y && $r->v1 >= $y && in_array($flat, $laid->joined, true)) {
+            if (isset($on[$jamb], $on['face'])) {
                 return true;
             }
         }
