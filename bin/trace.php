@@ -33,7 +33,7 @@ foreach ($project->details as $detail) {
     if ($only !== null && $detail->id !== $only) {
         continue;
     }
-    $assessed = new DetailAssessment($detail, ($project->schools['outer-sill'] ?? 'open') === 'weather-sealed');
+    $assessed = new DetailAssessment($detail, Apron\Trace\School::of($project->schools));
     $fails = $fails || $assessed->severity()->value === 'fail';
     echo "{$detail->id} · {$detail->title}: {$assessed->worst()->told()}\n";
     foreach ($assessed->strips as $strip) {

@@ -21,6 +21,7 @@ Route::middleware(['auth', 'throttle:api'])->group(function (): void {
         Route::get('me', [SessionController::class, 'me']);
         Route::get('climates', [ClimateController::class, 'index']);
         Route::get('examples', [AssemblyController::class, 'examples']);
+        Route::get('schools', [SequenceController::class, 'schools']);
         Route::get('generators', [SequenceController::class, 'generators']);
         Route::get('projects', [ProjectController::class, 'index']);
         Route::post('projects', [ProjectController::class, 'store'])->can('create', Project::class);

@@ -5,6 +5,7 @@ namespace App\Project;
 use App\Models\Report;
 use Apron\Assessment;
 use Apron\File\ProjectFormat;
+use Apron\Trace\School;
 use Apron\Words;
 use Illuminate\Support\Facades\Storage;
 
@@ -33,7 +34,7 @@ final class ReportSheet
             'catalogue' => $core->materials->catalogue->version,
             'file' => ProjectFormat::document($core),
             'assessment' => (new Assessment($core))->toArray($words),
-            'sequences' => array_map(fn ($detail): array => SequenceSheet::of($detail, $words), $core->details),
+            'sequences' => array_map(fn ($detail): array => SequenceSheet::of($detail, $words, School::of($core->schools)), $core->details),
             'site' => SiteSheet::of($core, $words),
             'photographs' => (object) $photographs,
         ];

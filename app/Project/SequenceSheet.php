@@ -17,6 +17,7 @@ use Apron\Trace\DetailAssessment;
 use Apron\Trace\HalfBuilt;
 use Apron\Trace\Lap;
 use Apron\Trace\Outcome;
+use Apron\Trace\School;
 use Apron\Trace\StripResult;
 use Apron\Words;
 
@@ -24,7 +25,7 @@ use Apron\Words;
 final class SequenceSheet
 {
     /** @return array<string, mixed> */
-    public static function of(Detail $detail, Words $words): array
+    public static function of(Detail $detail, Words $words, School $school = new School): array
     {
         return [
             'detail' => DetailWriter::write($detail),
@@ -45,7 +46,7 @@ final class SequenceSheet
             'rolls' => (new Rolls)->of($detail),
             'cut_tolerance' => $words->text('handling.tolerance', 'cut', ['cut_mm' => StepCards::CUT_TOLERANCE_MM]),
             'checks' => array_map(fn (Check $check): array => self::check($check, $words), OpeningChecks::of($detail)),
-            'findings' => array_map(fn (Finding $finding): array => ['severity' => $finding->severity->value, 'key' => $finding->key()] + $words->of($finding), Finding::worstFirst((new DetailAssessment($detail))->findings())),
+            'findings' => array_map(fn (Finding $finding): array => ['severity' => $finding->severity->value, 'key' => $finding->key()] + $words->of($finding), Finding::worstFirst((new DetailAssessment($detail, $school))->findings())),
             'reasons' => array_map(fn (array $r): array => ['before' => $r['before'], 'after' => $r['after'], 'why' => $words->text($r['why'], 'title', ['inner' => $r['inner'], 'outer' => $r['outer']])], Reasons::of($detail)),
             'rain' => array_map(fn (array $state): array => self::rain($state, $words), HalfBuilt::eachStep($detail)),
         ];

@@ -10,6 +10,7 @@ use Apron\Climate\IndoorAir;
 use Apron\Detail\Detail;
 use Apron\Inspection\SiteFindings;
 use Apron\Trace\DetailAssessment;
+use Apron\Trace\School;
 
 /** Project in, figures and findings out. */
 final readonly class Assessment
@@ -35,8 +36,7 @@ final readonly class Assessment
         foreach ($this->assemblies as $assembly) {
             $findings = [...$findings, ...$assembly->findings()];
         }
-        $weatherSealed = ($project->schools['outer-sill'] ?? 'open') === 'weather-sealed';
-        $this->details = array_map(fn (Detail $detail): DetailAssessment => new DetailAssessment($detail, $weatherSealed), $project->details);
+        $this->details = array_map(fn (Detail $detail): DetailAssessment => new DetailAssessment($detail, School::of($project->schools)), $project->details);
         foreach ($this->details as $detail) {
             $findings = [...$findings, ...$detail->findings()];
         }

@@ -12,6 +12,7 @@ const ROUTES = [
     'GET api/me' => [401, 200, 200, 200],
     'GET api/climates' => [401, 200, 200, 200],
     'GET api/examples' => [401, 200, 200, 200],
+    'GET api/schools' => [401, 200, 200, 200],
     'GET api/generators' => [401, 200, 200, 200],
     'GET api/projects' => [401, 200, 200, 200],
     'POST api/projects' => [401, 403, 422, 422],

@@ -112,3 +112,16 @@ it('drills an order of the steps and keeps it only where asked', function () {
     expect($woven['refused'])->toContain('weave')->and($woven['sheet'])->toBeNull();
     $this->postJson("{$this->path}/sequences/o4/drill", ['order' => [1, 1]])->assertUnprocessable()->assertJsonFragment(['order' => ['an order of all steps, each once: 1, 2, 3, 4, 5, 6, 7, 8, 9, 10']]);
 });
+
+it('judges the sheet of a detail by the schools of its project', function () {
+    $asked = ['id' => 'o9', 'title' => 'Nine', 'generator' => 'three-stage-joint', 'parameters' => ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 150]];
+    $sill = fn (array $sheet) => collect($sheet['findings'])->firstWhere('key', 'sill.outer-joint@details/o9')['severity'] ?? 'none';
+    expect($sill($this->postJson("{$this->path}/generate", $asked)->json()))->toBe('none');
+    $sealed = array_replace_recursive($asked, ['parameters' => ['outer_sill' => 'weather-sealed']]);
+    expect($sill($this->postJson("{$this->path}/generate", $sealed)->json()))->toBe('fail');
+    $brief = $this->getJson($this->path)->json('brief');
+    $brief['content']['project']['schools'] = ['outer-sill' => 'weather-sealed'];
+    $this->putJson("{$this->path}/documents/brief/{$brief['key']}", ['revision' => $brief['revision'], 'content' => $brief['content']])->assertOk();
+    // The project's school makes the joint so by itself, and judges it as that school does.
+    expect($sill($this->postJson("{$this->path}/generate", $asked)->json()))->toBe('caution');
+});

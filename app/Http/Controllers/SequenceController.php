@@ -12,6 +12,7 @@ use Apron\File\DetailWriter;
 use Apron\Material\Materials;
 use Apron\Project as CoreProject;
 use Apron\Quantity\UnitSystem;
+use Apron\Schools;
 use Apron\Sequence\CannotGenerate;
 use Apron\Sequence\Depths;
 use Apron\Sequence\Drill;
@@ -19,6 +20,7 @@ use Apron\Sequence\FlangedUnitInFastenedSheet;
 use Apron\Sequence\Generator;
 use Apron\Sequence\Generators;
 use Apron\Sequence\Joinery;
+use Apron\Trace\School;
 use Apron\Words;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -49,6 +51,12 @@ class SequenceController
         ], Generators::all())));
     }
 
+    #[OA\Get(path: '/api/schools', operationId: 'schools', responses: [new OA\Response(response: 200, description: 'where practitioners disagree, the usual answer first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/School')))])]
+    public function schools(): JsonResponse
+    {
+        return new JsonResponse(Schools::all());
+    }
+
     /** A detail made from its sizes, not stored. */
     #[OA\Post(path: '/api/projects/{project}/generate', operationId: 'generateDetail', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'the sheet of the detail', content: new OA\JsonContent(ref: '#/components/schemas/SequenceSheet')), new OA\Response(response: 422, description: 'sizes that the method cannot dress')])]
     public function generate(Request $request, Project $project): JsonResponse
@@ -62,7 +70,7 @@ class SequenceController
         // Through the reader as well, so that nothing is drawn that could not be saved.
         $read = $this->store->draft($project, DocumentKind::Detail, DetailWriter::write($detail))->details[0];
 
-        return new JsonResponse(SequenceSheet::of($read, new Words(isset($given['units']) ? UnitSystem::from($given['units']) : $core->units)));
+        return new JsonResponse(SequenceSheet::of($read, new Words(isset($given['units']) ? UnitSystem::from($given['units']) : $core->units), School::of($core->schools)));
     }
 
     /** A detail as it is being drawn, traced and checked, not stored. */
@@ -72,7 +80,7 @@ class SequenceController
         $given = $request->validate(['content' => 'required|array', 'units' => 'nullable|in:si,us']);
         $core = $this->store->draft($project, DocumentKind::Detail, $request->input('content'));
 
-        return new JsonResponse(SequenceSheet::of($core->details[0], new Words(isset($given['units']) ? UnitSystem::from($given['units']) : $core->units)));
+        return new JsonResponse(SequenceSheet::of($core->details[0], new Words(isset($given['units']) ? UnitSystem::from($given['units']) : $core->units), School::of($core->schools)));
     }
 
     #[OA\Get(path: '/api/projects/{project}/sequences/{key}', operationId: 'sequence', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string')), new OA\PathParameter(name: 'key', schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'units', schema: new OA\Schema(type: 'string', enum: ['si', 'us']))], responses: [new OA\Response(response: 200, description: 'the sheet of the detail', content: new OA\JsonContent(ref: '#/components/schemas/SequenceSheet'))])]
@@ -80,7 +88,7 @@ class SequenceController
     {
         [$core, $detail] = $this->detail($project, $key);
 
-        return new JsonResponse(SequenceSheet::of($detail, new Words($request->enum('units', UnitSystem::class) ?? $core->units)));
+        return new JsonResponse(SequenceSheet::of($detail, new Words($request->enum('units', UnitSystem::class) ?? $core->units), School::of($core->schools)));
     }
 
     /** The pieces of the joint round a unit, and what each depth of it costs and gains. */
@@ -120,7 +128,7 @@ class SequenceController
         } catch (\InvalidArgumentException $wrong) {
             throw ValidationException::withMessages(['order' => $wrong->getMessage()]);
         }
-        $sheet = $drill->built === null ? null : SequenceSheet::of($drill->built, $words);
+        $sheet = $drill->built === null ? null : SequenceSheet::of($drill->built, $words, School::of($core->schools));
         $rain = $sheet['rain'] ?? [];
         $shape = [
             'broken' => array_map(fn (array $r): array => ['before' => $r['before'], 'after' => $r['after'], 'why' => $words->text($r['why'], 'title', ['inner' => $r['inner'], 'outer' => $r['outer']])], $drill->broken),

@@ -11,6 +11,7 @@ use Apron\Material\Material;
 use Apron\Material\Materials;
 use Apron\Project;
 use Apron\Quantity\UnitSystem;
+use Apron\Schools;
 
 /** The one door: a project file in, a Project out, and back. */
 final class ProjectFormat
@@ -18,9 +19,6 @@ final class ProjectFormat
     public const FORMAT = 'apron-project/1';
 
     private const SECTIONS = ['format', 'project', 'climate', 'indoor', 'conditions', 'materials', 'assemblies', 'details', 'site'];
-
-    /** Where practitioners disagree: the questions a project may answer, and the answers built so far. */
-    public const SCHOOLS = ['head' => ['shingle', 'reverse-lap'], 'films' => ['iso', 'north-american'], 'outer-sill' => ['open', 'weather-sealed']];
 
     /** @throws FileRefused */
     public static function parse(string $json, Catalogue $catalogue): Project
@@ -94,8 +92,8 @@ final class ProjectFormat
     private static function schools(?Node $node): array
     {
         $schools = [];
-        foreach ($node?->object(array_keys(self::SCHOOLS))->entries() ?? [] as $question => $choice) {
-            $schools[$question] = $choice->word(self::SCHOOLS[$question]);
+        foreach ($node?->object(array_keys(Schools::answers()))->entries() ?? [] as $question => $choice) {
+            $schools[$question] = $choice->word(Schools::answers()[$question]);
         }
 
         return $schools;

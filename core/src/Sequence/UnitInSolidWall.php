@@ -24,10 +24,10 @@ final class UnitInSolidWall extends DressedOpening
 
     protected const MATERIALS = [
         'membrane_material' => 'membrane-permeable', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip', 'unit_material' => 'window-unit',
-        'wood_buck_material' => 'lumber-treated', 'insulated_buck_material' => 'eps-dense',
+        'wood_buck_material' => 'lumber-treated', 'insulating_buck_material' => 'eps-dense',
     ];
 
-    protected const CHOICES = ['buck' => ['wood', 'insulated']];
+    protected const CHOICES = ['buck' => ['wood', 'insulating']];
 
     /** Shingled: what leaks at the unit comes out under the open bottom flange. */
     public function worst(array $parameters = []): \Apron\Trace\Outcome

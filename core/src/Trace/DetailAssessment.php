@@ -41,16 +41,16 @@ final class DetailAssessment
     public readonly array $threeSided;
 
     /** @throws CannotLay */
-    public function __construct(public readonly Detail $detail, bool $weatherSealed = false)
+    public function __construct(public readonly Detail $detail, School $school = new School)
     {
         $layout = new Layout($detail);
-        $this->rain = new Rain($layout);
+        $this->rain = new Rain($layout, $school);
         $this->strips = Releases::of($this->rain);
         $this->laps = Laps::of($layout, $this->rain->strips);
         $this->joints = UprightJoints::of($layout);
         $this->corners = Corners::of($layout);
         $this->head = HeadCheck::of($this->rain);
-        $this->sill = SillCheck::of($layout, $weatherSealed);
+        $this->sill = SillCheck::of($layout, $school->weatherSealed);
         $this->air = AirLine::of($layout);
         $this->unbacked = Backing::missing($layout);
         $this->threeSided = ThreeSided::of($layout);

@@ -24,7 +24,7 @@ final class Rain
     /** @var array<string, int> by place: the least number of edges that must fail before harm; PHP_INT_MAX where none does */
     private array $defence = [];
 
-    public function __construct(public readonly Layout $layout)
+    public function __construct(public readonly Layout $layout, public readonly School $school = new School)
     {
         $this->strips = new Strips($layout);
     }

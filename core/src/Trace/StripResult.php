@@ -32,7 +32,7 @@ final class StripResult
         foreach (Outcome::cases() as $rank => $case) {
             if (($fate >> $rank & 1) === 1) {
                 $outcome = $case;
-                $severity = $case->severity($lines);
+                $severity = $this->rain->school->judged($case, $case->severity($lines));
                 $this->severity = $severity->rank() < $this->severity->rank() ? $severity : $this->severity;
             }
         }

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-quer
 import { useParams } from 'react-router';
 import { useUnits } from '../ui/units';
 import { get } from './client';
-import type { Assessment, Climate, DrillRun, Material, Method, ProjectDocuments, ReportState, SequenceSheet, SiteSheet } from './types';
+import type { Assessment, Climate, DrillRun, Material, Method, ProjectDocuments, ReportState, School, SequenceSheet, SiteSheet } from './types';
 
 export function useProjectId(): string {
   return useParams().project ?? '';
@@ -37,6 +37,9 @@ export function useSequence(key: string | undefined) {
 
 /** Ways of making a detail; the same for every project. */
 export const useMethods = () => useQuery({ queryKey: ['methods'], queryFn: () => get<Method[]>('/generators'), staleTime: Infinity });
+
+/** Where practitioners disagree, with the answers there are. */
+export const useSchools = () => useQuery({ queryKey: ['schools'], queryFn: () => get<School[]>('/schools'), staleTime: Infinity });
 
 export function useDrills() {
   const id = useProjectId();

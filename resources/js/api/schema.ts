@@ -328,6 +328,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["schools"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{project}/generate": {
         parameters: {
             query?: never;
@@ -601,9 +617,15 @@ export interface components {
                 /** @enum {string} */
                 head?: "shingle" | "reverse-lap";
                 /** @enum {string} */
-                films?: "iso" | "north-american";
-                /** @enum {string} */
                 "outer-sill"?: "open" | "weather-sealed";
+                /** @enum {string} */
+                buck?: "insulating" | "wood";
+                /** @enum {string} */
+                foot?: "sealed" | "open";
+                /** @enum {string} */
+                bonds?: "as-traced" | "trusted" | "distrusted";
+                /** @enum {string} */
+                films?: "iso" | "north-american";
             };
             /** @description the wind's push that sills and dams are sized for */
             wind_pressure_pa?: number;
@@ -1473,6 +1495,15 @@ export interface components {
             worst: string;
             at: string | null;
         };
+        School: {
+            question: string;
+            title: string;
+            of: {
+                value: string;
+                title: string;
+            }[];
+            why: string;
+        };
     };
     responses: never;
     parameters: never;
@@ -2017,6 +2048,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Method"][];
+                };
+            };
+        };
+    };
+    schools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description where practitioners disagree, the usual answer first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["School"][];
                 };
             };
         };

@@ -21,6 +21,7 @@ export type Severity = Finding['severity'];
 export type ProjectDocuments = Schemas['ProjectDocuments'];
 export type ProjectFile = Schemas['ProjectFile'];
 export type SequenceSheet = Schemas['SequenceSheet'];
+export type School = Schemas['School'];
 export type Method = Schemas['Method'];
 export type Joinery = Schemas['Joinery'];
 export type Drill = Schemas['Drill'];

@@ -37,6 +37,24 @@ it('has a code for every outcome that is a caution or worse', function (array $d
     'seal' => [wallDetail([one('a', 'sheet', 1, [0, 0, 1000, 1000]), one('b', 'fluid', 2, [0, 300, 1000, 600])]), 'caution rain.seal b'],
 ]);
 
+it('judges what relies on a bond or a seal as the school has it, and nothing else', function (array $schools, array $expected) {
+    $school = Apron\Trace\School::of($schools);
+    $verdict = fn (array $detail) => (new Apron\Trace\DetailAssessment(Apron\File\DetailFormat::read(Apron\File\Node::of($detail), new Apron\Material\Materials([], new Apron\Material\Catalogue)), $school))->severity()->value;
+    $back = one('a', 'sheet', 1, [0, 0, 1000, 1000]);
+    expect(array_map($verdict, [
+        wallDetail([$back, one('b', 'membrane', 2, [0, 300, 1000, 600])]),                                       // one bond
+        wallDetail([$back, one('b', 'fluid', 2, [0, 300, 1000, 600])]),                                          // one seal
+        wallDetail([$back, one('b', 'membrane', 2, [0, 300, 1000, 600], ['edges' => ['bottom' => 'open']])]),    // a bond whose failure does no harm
+        wallDetail([$back, one('b', 'sheet', 2, [0, 300, 1000, 600])]),                                          // recovered
+        wallDetail([one('a', 'sheet', 1, [0, 500, 1000, 1000])]),                                                // wet
+    ]))->toBe($expected);
+})->with([
+    'as traced' => [[], ['caution', 'caution', 'note', 'note', 'fail']],
+    'said so' => [['bonds' => 'as-traced'], ['caution', 'caution', 'note', 'note', 'fail']],
+    'trusted' => [['bonds' => 'trusted'], ['note', 'note', 'note', 'note', 'fail']],
+    'distrusted' => [['bonds' => 'distrusted'], ['fail', 'fail', 'caution', 'note', 'fail']],
+]);
+
 it('says of laps what is short and what lies the wrong way', function () {
     // 40 mm of the 100 asked: under half. The lower sheet outside: the wrong way, however wide.
     expect(said(wallDetail([one('low', 'sheet', 1, [0, 0, 1000, 500]), one('up', 'sheet', 2, [0, 460, 1000, 1000])]), ['outer', 'inner', 'lap_mm', 'least_mm']))->toBe(['fail lap.short up low 40 100']);

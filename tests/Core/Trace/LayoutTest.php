@@ -66,7 +66,7 @@ it('lets the school of the weather-sealed joint close the sill, where all four s
     $sealed = ['outer' => 'sealed', 'inner' => true];
     $joints = array_replace(['sill' => $sealed, 'head' => $sealed, 'jamb-left' => $sealed, 'jamb-right' => $sealed], $change);
     $detail = traced(openingDetail([one('a', 'sheet', 1, [-500, -500, 1500, 0])], [], ['unit' => ['z' => [0, 80], 'joints' => $joints]]))->detail;
-    expect((new DetailAssessment($detail, $school))->sill['outer_joint'])->toBe($verdict);
+    expect((new DetailAssessment($detail, new Apron\Trace\School($school)))->sill['outer_joint'])->toBe($verdict);
 })->with([
     'of another school' => [[], false, Severity::Fail], 'of that school' => [[], true, Severity::Caution],
     'with an open jamb' => [['jamb-left' => ['outer' => 'open', 'inner' => true]], true, Severity::Fail], 'without an inner seal' => [['head' => ['outer' => 'sealed', 'inner' => false]], true, Severity::Fail],

@@ -178,7 +178,7 @@ function everyGenerator(): array
 it('meets what each generator promises: the outcome it declares, no fail, every corner and side of an opening closed', function (string $name, array $parameters) {
     $generator = Apron\Sequence\Generators::named($name);
     $detail = $generator->make('o', 'O', $parameters, new Materials([], new Catalogue));
-    $assessed = new Apron\Trace\DetailAssessment($detail, ($parameters['outer_sill'] ?? '') === 'weather-sealed');
+    $assessed = new Apron\Trace\DetailAssessment($detail, new Apron\Trace\School(($parameters['outer_sill'] ?? '') === 'weather-sealed'));
     $codes = array_map(fn ($f) => $f->severity->value.' '.$f->code, $assessed->findings());
     expect($assessed->worst())->toBe($generator->worst($parameters))->and($assessed->severity()->value)->not->toBe('fail', implode(', ', $codes));
     if ($detail->opening !== null) {

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { useClimates, useDocuments, useProjectId } from '../../api/hooks';
+import { useClimates, useSchools, useDocuments, useProjectId } from '../../api/hooks';
 import { post, Refused } from '../../api/client';
 import type { Assessment, BriefContent, Climate, Doc, IndoorAir, ReadClimate } from '../../api/types';
 import { MONTHS, monthX, YEAR, YearChart } from '../../drawing/YearChart';
@@ -21,6 +21,7 @@ function BriefSheet({ doc, mayEdit }: { doc: Doc<BriefContent>; mayEdit: boolean
   const project = useProjectId();
   const { units } = useUnits();
   const climates = useClimates();
+  const schools = useSchools();
   const brief = draft.content;
   const [year, setYear] = useState<NonNullable<Assessment['climate']>['months']>();
   const [why, setWhy] = useState<string | null>(null);
@@ -53,11 +54,15 @@ function BriefSheet({ doc, mayEdit }: { doc: Doc<BriefContent>; mayEdit: boolean
               <option value="">not said</option>{ZONES.map((z) => <option key={z}>{z}</option>)}
             </select>
           </label>
-          <label className="mb-1 flex justify-between gap-2"><span className="text-faint">surface films</span>
-            <select aria-label="Surface films" value={brief.project.schools?.films ?? 'iso'} disabled={!mayEdit} onChange={(e) => set({ project: { ...brief.project, schools: { ...brief.project.schools, films: e.target.value as 'iso' } } })}>
-              <option value="iso">ISO 6946</option><option value="north-american">North American, winter</option>
-            </select>
-          </label>
+          {schools.data?.map((s) => {
+            const answer = (brief.project.schools as Record<string, string> | undefined)?.[s.question] ?? s.of[0]?.value;
+            return (
+              <label key={s.question} className="mb-1 block" title={s.why}><span className="flex justify-between gap-2"><span className="text-faint">{s.title}</span>
+                <select aria-label={s.title} className="max-w-[9.5rem]" value={answer} disabled={!mayEdit} onChange={(e) => set({ project: { ...brief.project, schools: { ...brief.project.schools, [s.question]: e.target.value } } })}>{s.of.map((o) => <option key={o.value} value={o.value}>{o.title}</option>)}</select></span>
+                <span className="block text-[11px] leading-tight text-faint">{s.why}</span>
+              </label>
+            );
+          })}
           {brief.climate && <a className="link text-faint" href={`/api/projects/${project}/hours.csv?seed=1`}>a year of hours made from these months, as CSV</a>}
           <h2 className="mt-3 mb-1 border-t border-hair pt-2 text-[15px] font-bold">Sheet</h2>
           <SaveState {...draft} mayEdit={mayEdit} />

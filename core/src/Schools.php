@@ -1,0 +1,29 @@
+<?php
+
+namespace Apron;
+
+use Apron\File\Node;
+
+/** Where practitioners disagree: the questions a project may answer, with the answers built so far, from `core/data/figures/schools.json`. */
+final class Schools
+{
+    /** @return list<array{question: string, title: string, of: list<array{value: string, title: string}>, why: string}> the usual answer first */
+    public static function all(): array
+    {
+        /** @var list<array{question: string, title: string, of: list<array{value: string, title: string}>, why: string}>|null $all */
+        static $all = null;
+
+        return $all ??= array_map(fn (Node $row): array => [
+            'question' => $row->get('question')->text(),
+            'title' => $row->get('title')->text(),
+            'of' => array_map(fn (Node $of): array => ['value' => $of->get('value')->text(), 'title' => $of->get('title')->text()], $row->get('of')->items(2)),
+            'why' => $row->get('why')->text(400),
+        ], Node::parse((string) file_get_contents(dirname(__DIR__).'/data/figures/schools.json'))->get('schools')->items(1));
+    }
+
+    /** @return array<string, list<string>> question => its answers */
+    public static function answers(): array
+    {
+        return array_map(fn (array $of): array => array_column($of, 'value'), array_column(self::all(), 'of', 'question'));
+    }
+}
