@@ -124,6 +124,8 @@ abstract class ShapedUnit extends JointDetail
         for ($i = 1; $i < $s['courses']; $i++) {
             $levels[] = round($widest * $i / $s['courses'], 1);
             $levels[] = round($widest + ($h - $widest) * $i / $s['courses'], 1);
+            // Below the outline the band is curved as well; over its crown it is one straight piece, for the course above laps it level.
+            $levels[] = round(-$s['ring_mm'] * $i / $s['courses'], 1);
         }
         $levels = array_values(array_unique(array_filter($levels, fn (float $v): bool => $v >= $from && $v <= $to)));
         sort($levels);

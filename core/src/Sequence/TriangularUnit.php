@@ -19,6 +19,10 @@ final class TriangularUnit extends ShapedUnit
         [$w, $h] = [$s['width_mm'], $s['height_mm']];
         // A line beside the slope: out across it is farther out along the level.
         $along = $out * hypot($w / 2, $h) / $h;
+        if ($v < 0) {
+            // Below its level foot there is only the band under it.
+            return $out >= -$v ? round($w / 2 + $along, 1) : 0.0;
+        }
 
         return max(0.0, round($w / 2 * (1 - $v / $h) + $along, 1));
     }
