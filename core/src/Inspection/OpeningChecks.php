@@ -196,6 +196,13 @@ final class OpeningChecks
     {
         $piece = $this->detail->unit?->flange === null ? null : $this->detail->piece($this->detail->unit->flange);
 
-        return $piece === null ? null : $this->on($piece, 'face');
+        if ($piece === null) {
+            return null;
+        }
+        // Units coupled side by side have a flange round them all.
+        $on = array_values(array_filter($piece->patches, fn ($patch): bool => $patch->facet === 'face'));
+        $r = array_map(fn ($patch): Rect => $patch->rect, $on);
+
+        return $r === [] ? null : new Rect(min(array_column($r, 'u0')), min(array_column($r, 'v0')), max(array_column($r, 'u1')), max(array_column($r, 'v1')));
     }
 }

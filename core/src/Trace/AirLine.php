@@ -4,6 +4,7 @@ namespace Apron\Trace;
 
 use Apron\Detail\Edge;
 use Apron\Detail\PieceKind;
+use Apron\Detail\Rect;
 use Apron\Detail\Side;
 
 /** Whether the wall's air layer reaches the unit on each of its four sides. */
@@ -77,8 +78,8 @@ final class AirLine
     private static function byJoint(Layout $layout, string $facet, array $tight): bool
     {
         $unit = $layout->detail->unit;
-        $joint = $unit->joints[$facet] ?? null;
-        if ($unit === null || $joint === null) {
+        $joint = $unit?->joints[$facet] ?? null;
+        if ($joint === null) {
             return false;
         }
         $depths = [...($joint->inner ? [$unit->innerZ] : []), ...($joint->outer === Edge::Sealed ? [$unit->outerZ] : [])];
@@ -101,34 +102,68 @@ final class AirLine
         return false;
     }
 
-    /** @param  array<string, true>  $tight */
+    /**
+     * Whether that edge of the flange is sealed, over its whole length, to pieces the air layer goes on through.
+     *
+     * @param  array<string, true>  $tight
+     */
     private static function byFlange(Layout $layout, Side $side, array $tight): bool
     {
         $flange = $layout->detail->unit->flange ?? null;
-        foreach ($flange === null ? [] : $layout->of[$flange] as $laid) {
-            if ($laid->patch->facet !== 'face') {
-                continue;
+        $edges = $flange === null ? [] : array_filter($layout->of[$flange], fn (Laid $l): bool => $l->patch->facet === 'face' && ! self::meetsItsOwn($l, $side, $layout->of[$flange]));
+        foreach ($edges as $laid) {
+            if (! self::sealedAlong($layout, $laid, $side, $tight)) {
+                return false;
             }
-            foreach ($laid->runs($side) as $run) {
-                if ($run['edge'] !== Edge::Sealed) {
-                    return false;
-                }
-            }
-            $r = $laid->rect();
-            $level = $side === Side::Top || $side === Side::Bottom;
-            $at = match ($side) {
-                Side::Top => $r->v1, Side::Bottom => $r->v0, Side::Left => $r->u0, Side::Right => $r->u1,
-            };
-            $spans = [];
-            foreach ($layout->facet('face') as $under) {
-                $o = $under->rect();
-                $beneath = $under->order < $laid->order && $under->piece->air && isset($tight[$under->piece->id]);
-                if ($beneath && ($level ? $o->v0 <= $at && $o->v1 >= $at : $o->u0 <= $at && $o->u1 >= $at)) {
-                    $spans[] = $level ? [$o->u0, $o->u1] : [$o->v0, $o->v1];
-                }
-            }
+        }
 
-            return self::covers($spans, $level ? $r->u0 : $r->v0, $level ? $r->u1 : $r->v1);
+        return $edges !== [];
+    }
+
+    /** @param  array<string, true>  $tight */
+    private static function sealedAlong(Layout $layout, Laid $laid, Side $side, array $tight): bool
+    {
+        foreach ($laid->runs($side) as $run) {
+            if ($run['edge'] !== Edge::Sealed) {
+                return false;
+            }
+        }
+        $r = $laid->rect();
+        $level = $side === Side::Top || $side === Side::Bottom;
+        $at = self::edgeOf($r, $side);
+        $spans = [];
+        foreach ($layout->facet('face') as $under) {
+            $o = $under->rect();
+            $there = $level ? $o->v0 <= $at && $o->v1 >= $at : $o->u0 <= $at && $o->u1 >= $at;
+            if ($there && $under->order < $laid->order && $under->piece->air && isset($tight[$under->piece->id]) && $o->overlap($r) !== null) {
+                $spans[] = $level ? [$o->u0, $o->u1] : [$o->v0, $o->v1];
+            }
+        }
+
+        return self::covers($spans, $level ? $r->u0 : $r->v0, $level ? $r->u1 : $r->v1);
+    }
+
+    private static function edgeOf(Rect $r, Side $side): float
+    {
+        return match ($side) {
+            Side::Top => $r->v1, Side::Bottom => $r->v0, Side::Left => $r->u0, Side::Right => $r->u1,
+        };
+    }
+
+    /**
+     * Whether another patch of the flange goes on beyond this side: units coupled side by side.
+     *
+     * @param  list<Laid>  $own
+     */
+    private static function meetsItsOwn(Laid $laid, Side $side, array $own): bool
+    {
+        $opposite = match ($side) {
+            Side::Top => Side::Bottom, Side::Bottom => Side::Top, Side::Left => Side::Right, Side::Right => Side::Left,
+        };
+        foreach ($own as $other) {
+            if ($other !== $laid && self::edgeOf($other->rect(), $opposite) === self::edgeOf($laid->rect(), $side)) {
+                return true;
+            }
         }
 
         return false;

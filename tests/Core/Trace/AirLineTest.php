@@ -40,3 +40,44 @@ it('asks the seal to lie on the lining over its whole height, at its own depth',
     'by the outer seal instead' => [[['jamb-left', [0, 0, 30, 1000]], ['face', [-20, 0, 0, 1000]]], ['joints' => ['jamb-left' => ['outer' => 'sealed', 'inner' => false]]], true],
     'insulation alone is no seal' => [[['jamb-left', [0, 0, 140, 1000]], ['face', [-20, 0, 0, 1000]]], ['joints' => ['jamb-left' => ['outer' => 'open', 'insulation' => true]]], false],
 ]);
+
+/** Which sides a unit is reached on by its flange alone: a plane of air beside, above and below, the flange on it. */
+function byFlange(array $flanges, array $plane = [], array $edges = []): array
+{
+    $layer = piece('layer', 'membrane', 1, array_map(fn (array $rect) => ['face', $rect, ['joined' => ['f']]], $plane + [[-500, -500, 1500, 0], [-500, 0, 0, 1000], [1000, 0, 1500, 1000], [-500, 1000, 1500, 1500]]), ['air' => true, 'air_layer' => true]);
+    $unit = piece('unit', 'unit', 5, array_map(fn (array $rect) => ['face', $rect], $flanges), ['air' => true, 'edges' => $edges + ['left' => 'sealed', 'right' => 'sealed', 'top' => 'sealed', 'bottom' => 'open']]);
+    $air = traced(openingDetail([$layer, $unit], [], ['unit' => ['z' => [0, 80], 'flange' => 'unit', 'joints' => ['sill' => ['outer' => 'open', 'inner' => false]]]]))->air;
+
+    return array_keys(array_filter($air));
+}
+
+it('reaches a unit by an edge of its flange that is sealed to the plane along its whole length', function (array $flanges, array $plane, array $edges, array $expected) {
+    expect(byFlange($flanges, $plane, $edges))->toBe($expected);
+})->with([
+    'three sides sealed, the foot open' => [[[-25, -25, 1025, 1025]], [], [], ['head', 'jamb-left', 'jamb-right']],
+    'all four' => [[[-25, -25, 1025, 1025]], [], ['bottom' => 'sealed'], ['sill', 'head', 'jamb-left', 'jamb-right']],
+    'sealed but for a gap' => [[[-25, -25, 1025, 1025]], [], ['top' => [['from' => -25, 'to' => 400, 'edge' => 'sealed'], ['from' => 500, 'to' => 1025, 'edge' => 'sealed']]], ['jamb-left', 'jamb-right']],
+    'bonded is not sealed' => [[[-25, -25, 1025, 1025]], [], ['left' => 'adhered'], ['head', 'jamb-right']],
+    'the plane stops short on the left' => [[[-25, -25, 1025, 1025]], [1 => [-500, 0, -30, 1000]], [], ['head', 'jamb-right']],
+    'the plane ends at the very edge: nothing under it' => [[[-25, -25, 1025, 1025]], [1 => [-500, 0, -25, 1000]], [], ['head', 'jamb-right']],
+    'the plane only comes to the edge from inside' => [[[-25, -25, 1025, 1025]], [1 => [-25, 0, 0, 1000]], [], ['head', 'jamb-left', 'jamb-right']],
+    'the plane above leaves the right end bare' => [[[-25, -25, 1025, 1025]], [3 => [-500, 1000, 1010, 1500]], [], ['jamb-left']],
+    'two units coupled' => [[[-25, -25, 500, 1025], [500, -25, 1025, 1025]], [], [], ['head', 'jamb-left', 'jamb-right']],
+    'one of two short of the head' => [[[-25, -25, 500, 1025], [500, -25, 1025, 990]], [], [], ['jamb-left', 'jamb-right']],
+]);
+
+it('has no air line where the unit has no flange and no joints', function () {
+    $layer = one('layer', 'membrane', 1, [-500, -500, 1500, 0], ['air' => true, 'air_layer' => true]);
+    expect(array_filter(traced(openingDetail([$layer], [], ['unit' => ['z' => [0, 80], 'joints' => ['sill' => ['outer' => 'open', 'inner' => false]]]]))->air))->toBe([])
+        ->and(traced(wallDetail([one('a', 'sheet', 1, [0, 0, 1000, 1000])]))->air)->toBe([]);
+});
+
+it('asks the same of the sill, along its depth', function () {
+    $joints = ['joints' => ['sill' => ['outer' => 'open', 'inner' => true]]];
+    $reached = fn (array $sill) => traced(openingDetail([
+        one('layer', 'membrane', 1, [-500, -500, 1500, 0], ['air' => true, 'air_layer' => true]),
+        piece('pan', 'formable', 2, [['sill', $sill, ['joined' => ['p']]], ['face', [-50, -50, 1050, 0], ['joined' => ['p']]]], ['air' => true]),
+    ], [], ['unit' => ['z' => [0, 80]] + $joints]))->air['sill'];
+    expect($reached([0, 0, 1000, 140]))->toBeTrue()->and($reached([0, 0, 1000, 80]))->toBeTrue()->and($reached([0, 0, 1000, 79]))->toBeFalse()
+        ->and($reached([10, 0, 1000, 140]))->toBeFalse()->and($reached([0, 0, 990, 140]))->toBeFalse();
+});
