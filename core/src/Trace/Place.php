@@ -249,20 +249,21 @@ abstract class Place
     /** Whether a patch that goes on past here lies between the carrier and another. */
     protected function shielded(?Laid $carrier, Laid $p): bool
     {
-        $outward = $carrier === null || $p->order > $carrier->order;
-        $ends = $carrier !== null && $this->span[$carrier->order][1] === $this->break;
+        $near = $carrier->order ?? -1;
+        $outward = $p->order > $near;
+        $ends = $carrier !== null && $this->span[$near][1] === $this->break;
         foreach ($this->column as $l) {
-            if ($this->span[$l->order][0] > $this->interval || $this->span[$l->order][1] <= $this->interval || ! $this->goesOn($l)) {
+            [$first, $last] = $this->span[$l->order];
+            if ($first > $this->interval || $last <= $this->interval) {
                 continue;
             }
             // Where it goes on in a patch it is joined to, that one lies over or under what begins here.
-            $below = $this->span[$l->order][1] === $this->break ? ($this->joinedBelow($l) ?? $l) : $l;
-            if ($below === $carrier) {
+            $below = $last === $this->break ? $this->joinedBelow($l) : $l;
+            if ($below === null || $below === $carrier) {
                 continue;
             }
-            $past = ($ends ? $l->order : $below->order) <=> ($carrier->order ?? -1);
-            $short = $p->order <=> $below->order;
-            if ($outward ? $past > 0 && $short > 0 : $past < 0 && $short < 0) {
+            $from = $ends ? $l->order : $below->order;
+            if ($outward ? $from > $near && $below->order < $p->order : $from < $near && $below->order > $p->order) {
                 return true;
             }
         }

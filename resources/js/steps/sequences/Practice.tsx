@@ -19,7 +19,8 @@ export default function Practice() {
   const { units } = useUnits();
   const sheet = useSequence(key).data;
   const record = useDrills();
-  const [seed, setSeed] = useState(() => Math.floor(Math.random() * 1e6) + 1);
+  // A crew can be given the same drill by its address.
+  const [seed, setSeed] = useState(() => Number(new URLSearchParams(location.search).get('seed')) || Math.floor(Math.random() * 1e6) + 1);
   const [order, setOrder] = useState<number[]>([]);
   const [at, setAt] = useState(0);
   const [tries, setTries] = useState(0);
