@@ -10,6 +10,12 @@ final readonly class Edges
     {
     }
 
+    /** The same on all four sides. */
+    public static function all(Edge $edge): self
+    {
+        return new self(['left' => $edge, 'right' => $edge, 'top' => $edge, 'bottom' => $edge]);
+    }
+
     /** How an edge holds at one place along it, or null where nothing is said. */
     public function at(Side $side, float $along): ?Edge
     {

@@ -2,7 +2,6 @@
 
 namespace Apron\Sequence;
 
-use Apron\Detail\Fold;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Trace\Outcome;
@@ -10,6 +9,8 @@ use Apron\Trace\Outcome;
 /** Below-grade waterproofing that meets a coated wall: primed where the wall's coat laps down over it, before insulation and backfill. */
 final class BelowGradeToWall extends JointDetail
 {
+    use OnFoundation;
+
     public const NAME = 'below-grade-to-wall';
 
     protected const RELEASE = 'wall';
@@ -20,16 +21,6 @@ final class BelowGradeToWall extends JointDetail
     public function worst(array $parameters = []): Outcome
     {
         return Outcome::Recovered;
-    }
-
-    protected function facets(array $s): array
-    {
-        return ['wall' => [0.0, 0.0, $s['length_mm'], $s['side_mm']], 'foundation' => [0.0, 0.0, $s['length_mm'], $s['side_mm']]];
-    }
-
-    protected function folds(array $s): array
-    {
-        return [new Fold('wall', 'foundation', $s['side_mm'])];
     }
 
     protected function does(array $s, array $chosen): array

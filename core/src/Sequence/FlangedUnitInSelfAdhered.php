@@ -11,7 +11,7 @@ use Apron\Trace\Outcome;
  * course above only after the head strip, so that it laps over it and over what lies beside. Or, another school, the membrane all
  * at once and the head strip lapped over it the wrong way, its top edge under tape and mastic.
  */
-final class FlangedUnitInSelfAdhered extends DressedOpening
+class FlangedUnitInSelfAdhered extends DressedOpening
 {
     use Flanged, InSelfAdhered;
 
@@ -42,10 +42,11 @@ final class FlangedUnitInSelfAdhered extends DressedOpening
     protected function pieces(array $s, array $used, array $at, array $chosen): array
     {
         $shingled = $chosen['head'] === 'shingle';
+        $first = $at['membrane-below-and-beside'] ?? $at['membrane-all-over'];
         $cut = $this->cutAbove($s);
 
         return [
-            $this->field($s, $used['membrane_material'], 1, $shingled ? $cut : $s['margin_mm']),
+            $this->field($s, $used['membrane_material'], $first, $shingled ? $cut : $s['margin_mm']),
             $this->pan($s, $used['pan_material'], $at['sill-pan']),
             ...$this->jambLiners($s, $used['strip_material'], $at['jamb-liners']),
             $this->headLiner($s, $used['pan_material'], $at['head-liner']),

@@ -3,8 +3,6 @@
 namespace Apron\Sequence;
 
 use Apron\Detail\CutSize;
-use Apron\Detail\Edge;
-use Apron\Detail\Edges;
 use Apron\Detail\LeastLap;
 use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
@@ -104,11 +102,5 @@ trait InTapedBoards
         $tape = $this->least['seam_tape_side_mm'];
 
         return [...parent::leastLaps(), new LeastLap('tape', 'board', $tape, $tape), new LeastLap('tape', 'tape', $tape, $tape), new LeastLap('membrane', 'board', $this->least['membrane_lap_mm'], $this->least['membrane_lap_mm'])];
-    }
-
-    /** @return Edges for a bead that is bonded all round */
-    protected function bead(): Edges
-    {
-        return new Edges(['left' => Edge::Sealed, 'right' => Edge::Sealed, 'top' => Edge::Sealed, 'bottom' => Edge::Sealed]);
     }
 }

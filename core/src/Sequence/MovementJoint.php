@@ -44,7 +44,7 @@ final class MovementJoint extends JointDetail
         $top = 2 * $side + $gap;
         $plane = fn (string $id, float $v0, float $v1, int $step) => $this->laid($id, $used['membrane_material'], PieceKind::Membrane, $step, [$this->patch("$id.face", 'face', [0, $v0, $w, $v1], [], $step)], PieceRole::Plane);
         if ($chosen['closed_by'] === 'silicone-strip') {
-            $sealed = new Edges(['left' => Edge::Sealed, 'right' => Edge::Sealed, 'top' => Edge::Sealed, 'bottom' => Edge::Sealed]);
+            $sealed = Edges::all(Edge::Sealed);
             $contact = $s['contact_mm'];
 
             return [$plane('plane-below', 0, $side, 1), $plane('plane-above', $side + $gap, $top, 2), $this->laid('silicone-strip', $used['strip_material'], PieceKind::Membrane, 3, [$this->patch('silicone-strip.face', 'face', [0, $side - $contact, $w, $side + $gap + $contact], [], 3)], null, new CutSize($w, $gap + 2 * $contact), $sealed)];

@@ -3,7 +3,6 @@
 namespace Apron\Sequence;
 
 use Apron\Detail\CutSize;
-use Apron\Detail\Fold;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Trace\Outcome;
@@ -11,6 +10,8 @@ use Apron\Trace\Outcome;
 /** The sheet hangs past the bottom plate over the coated foundation and drips there; its foot stays open, behind an insect screen. */
 final class OverhangingFoot extends JointDetail
 {
+    use OnFoundation;
+
     public const NAME = 'overhanging-foot';
 
     protected const RELEASE = 'wall';
@@ -20,16 +21,6 @@ final class OverhangingFoot extends JointDetail
     public function worst(array $parameters = []): Outcome
     {
         return Outcome::Shed;
-    }
-
-    protected function facets(array $s): array
-    {
-        return ['wall' => [0.0, 0.0, $s['length_mm'], $s['side_mm']], 'foundation' => [0.0, 0.0, $s['length_mm'], $s['side_mm']]];
-    }
-
-    protected function folds(array $s): array
-    {
-        return [new Fold('wall', 'foundation', $s['side_mm'])];
     }
 
     protected function does(array $s, array $chosen): array
@@ -42,7 +33,7 @@ final class OverhangingFoot extends JointDetail
         [$w, $side, $over] = [$s['length_mm'], $s['side_mm'], $s['overhang_mm']];
 
         return [
-            $this->laid('foundation-coat', $used['coat_material'], PieceKind::Fluid, 1, [$this->patch('foundation-coat.face', 'foundation', [0, 0, $w, $side], [], 1)], null, null, null, false),
+            $this->foundationCoat($s, $used['coat_material']),
             $this->laid('insect-screen', $used['screen_material'], PieceKind::Sheet, 2, [$this->patch('insect-screen.face', 'foundation', [0, $side - $over, $w, $side], [], 2)], null, new CutSize($w, 2 * $over), null, false),
             $this->laid('plane', $used['sheet_material'], PieceKind::Sheet, 3, [
                 $this->patch('plane.wall', 'wall', [0, 0, $w, $side], ['p'], 3), $this->patch('plane.foot', 'foundation', [0, $side - $over, $w, $side], ['p'], 3),

@@ -3,7 +3,6 @@
 namespace Apron\Sequence;
 
 use Apron\Detail\CutSize;
-use Apron\Detail\Fold;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Trace\Outcome;
@@ -14,6 +13,8 @@ use Apron\Trace\Outcome;
  */
 class SheathingToFoundation extends JointDetail
 {
+    use OnFoundation;
+
     public const NAME = 'sheathing-to-foundation';
 
     protected const RELEASE = 'wall';
@@ -28,16 +29,6 @@ class SheathingToFoundation extends JointDetail
         return Outcome::Shed;
     }
 
-    protected function facets(array $s): array
-    {
-        return ['wall' => [0.0, 0.0, $s['length_mm'], $s['side_mm']], 'foundation' => [0.0, 0.0, $s['length_mm'], $s['side_mm']]];
-    }
-
-    protected function folds(array $s): array
-    {
-        return [new Fold('wall', 'foundation', $s['side_mm'])];
-    }
-
     protected function does(array $s, array $chosen): array
     {
         return [['foundation-coat', []], ['foot-strip', ['gap_mm' => $s['gap_mm'], 'wall_mm' => $s['strip_up_mm'], 'down_mm' => $s['strip_down_mm']]], ["plane-foot-{$chosen['foot']}", ['lap_mm' => $s['lap_mm']]]];
@@ -49,7 +40,7 @@ class SheathingToFoundation extends JointDetail
         $edges = $chosen['foot'] === 'sealed' ? new \Apron\Detail\Edges(['bottom' => \Apron\Detail\Edge::Sealed]) : null;
 
         return [
-            $this->laid('foundation-coat', $used['coat_material'], PieceKind::Fluid, 1, [$this->patch('foundation-coat.face', 'foundation', [0, 0, $w, $side], [], 1)], null, null, null, false),
+            $this->foundationCoat($s, $used['coat_material']),
             $this->laid('foot-strip', $used['strip_material'], PieceKind::Membrane, 2, [
                 $this->patch('foot-strip.wall', 'wall', [0, 0, $w, $up], ['s'], 2), $this->patch('foot-strip.foundation', 'foundation', [0, $side - $down, $w, $side], ['s'], 2),
             ], null, new CutSize($w, $up + $s['gap_mm'] + $down)),

@@ -5,7 +5,6 @@ namespace Apron\Sequence;
 use Apron\Detail\CutSize;
 use Apron\Detail\Edge;
 use Apron\Detail\Edges;
-use Apron\Detail\Fold;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Trace\Outcome;
@@ -16,6 +15,10 @@ use Apron\Trace\Outcome;
  */
 final class SillPlate extends JointDetail
 {
+    use OnFoundation {
+        OnFoundation::facets as wallAndFoundation;
+    }
+
     public const NAME = 'sill-plate';
 
     protected const RELEASE = 'wall';
@@ -31,12 +34,7 @@ final class SillPlate extends JointDetail
 
     protected function facets(array $s): array
     {
-        return ['wall' => [0.0, 0.0, $s['length_mm'], $s['side_mm']], 'plate' => [0.0, 0.0, $s['length_mm'], $s['plate_mm']], 'foundation' => [0.0, 0.0, $s['length_mm'], $s['side_mm']]];
-    }
-
-    protected function folds(array $s): array
-    {
-        return [new Fold('wall', 'foundation', $s['side_mm'])];
+        return $this->wallAndFoundation($s) + ['plate' => [0.0, 0.0, $s['length_mm'], $s['plate_mm']]];
     }
 
     protected function does(array $s, array $chosen): array
@@ -47,7 +45,7 @@ final class SillPlate extends JointDetail
     protected function pieces(array $s, array $used, array $chosen): array
     {
         [$w, $side, $plate, $drip, $over] = [$s['length_mm'], $s['side_mm'], $s['plate_mm'], $s['drip_mm'], $s['overhang_mm']];
-        $sealed = new Edges(['left' => Edge::Sealed, 'right' => Edge::Sealed, 'top' => Edge::Sealed, 'bottom' => Edge::Sealed]);
+        $sealed = Edges::all(Edge::Sealed);
         $under = $chosen['on'] === 'gaskets'
             ? array_map(fn (int $i) => $this->laid("gasket-$i", $used['gasket_material'], PieceKind::Tape, 2, [$this->patch("gasket-$i.plate", 'plate', $i === 1 ? [0, 0, $w, $plate / 3] : [0, $plate * 2 / 3, $w, $plate], [], 2)], null, new CutSize($w, $plate / 3), $sealed), [1, 2])
             : [$this->laid('shield', $used['shield_material'], PieceKind::Metal, 2, [
@@ -55,7 +53,7 @@ final class SillPlate extends JointDetail
             ], null, new CutSize($w, $plate + $drip + $s['out_mm']), null, false)];
 
         return [
-            $this->laid('foundation-coat', $used['coat_material'], PieceKind::Fluid, 1, [$this->patch('foundation-coat.face', 'foundation', [0, 0, $w, $side], [], 1)], null, null, null, false),
+            $this->foundationCoat($s, $used['coat_material']),
             ...$under,
             $this->laid('plane', $used['sheet_material'], PieceKind::Sheet, 3, [
                 $this->patch('plane.wall', 'wall', [0, 0, $w, $side], ['p'], 3), $this->patch('plane.foot', 'foundation', [0, $side - $over, $w, $side], ['p'], 3),

@@ -28,7 +28,7 @@ final class UnitInBuck extends FlangedUnitInFastenedSheet
     protected function pieces(array $s, array $used, array $at, array $chosen): array
     {
         [$w, $h, $b, $less, $step] = [$s['width_mm'], $s['height_mm'], $s['buck_face_mm'], $s['buck_shorter_mm'], $at["buck-{$chosen['buck']}"]];
-        $bedded = new Edges(['left' => Edge::Sealed, 'right' => Edge::Sealed, 'top' => Edge::Sealed, 'bottom' => Edge::Sealed]);
+        $bedded = Edges::all(Edge::Sealed);
         $buck = [];
         foreach (['sill' => [-$b, -$b, $w + $b, 0], 'left' => [-$b, 0, 0, $h], 'right' => [$w, 0, $w + $b, $h], 'head' => [-$b, $h, $w + $b, $h + $b]] as $side => $rect) {
             $length = in_array($side, ['sill', 'head'], true) ? $w + 2 * $b : $h;
