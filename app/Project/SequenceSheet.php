@@ -4,6 +4,7 @@ namespace App\Project;
 
 use Apron\Detail\Detail;
 use Apron\Detail\Piece;
+use Apron\Detail\Rect;
 use Apron\Detail\Step;
 use Apron\File\DetailWriter;
 use Apron\Finding;
@@ -27,6 +28,8 @@ final class SequenceSheet
     /** @return array<string, mixed> */
     public static function of(Detail $detail, Words $words, School $school = new School): array
     {
+        $assessed = new DetailAssessment($detail, $school);
+
         return [
             'detail' => DetailWriter::write($detail),
             'families' => self::families($detail),
@@ -41,19 +44,19 @@ final class SequenceSheet
                 'how' => self::said($words, $step->does, 'reason', $step->figures),
                 'caution' => self::said($words, $step->does, 'remedy', $step->figures),
                 'pieces' => array_map(fn (array $piece): array => self::card($piece['piece'], $piece['facets'], $piece['laps'], $words), $card['pieces']),
-            ], $detail->steps, StepCards::of($detail)),
+            ], $detail->steps, StepCards::of($detail, $assessed->laps)),
             'cut_list' => CutList::of($detail),
             'rolls' => (new Rolls)->of($detail),
             'cut_tolerance' => $words->text('handling.tolerance', 'cut', ['cut_mm' => StepCards::CUT_TOLERANCE_MM]),
             'checks' => array_map(fn (Check $check): array => self::check($check, $words), OpeningChecks::of($detail)),
-            'findings' => array_map(fn (Finding $finding): array => ['severity' => $finding->severity->value, 'key' => $finding->key()] + $words->of($finding), Finding::worstFirst((new DetailAssessment($detail, $school))->findings())),
+            'findings' => array_map(fn (Finding $finding): array => ['severity' => $finding->severity->value, 'key' => $finding->key()] + $words->of($finding), Finding::worstFirst($assessed->findings())),
             'reasons' => array_map(fn (array $r): array => ['before' => $r['before'], 'after' => $r['after'], 'why' => $words->text($r['why'], 'title', ['inner' => $r['inner'], 'outer' => $r['outer']])], Reasons::of($detail)),
             'rain' => array_map(fn (array $state): array => self::rain($state, $words), HalfBuilt::eachStep($detail)),
         ];
     }
 
     /**
-     * @param  array{step: int, worst: Outcome, safe: bool, wets: list<string>, strips: list<StripResult>}  $state
+     * @param  array{step: int, worst: Outcome, safe: bool, wets: list<string>, strips: list<StripResult>, cover: Rect|null}  $state
      * @return array<string, mixed>
      */
     private static function rain(array $state, Words $words): array
@@ -62,6 +65,7 @@ final class SequenceSheet
             'step' => $state['step'],
             'worst' => $state['worst']->told(),
             'safe' => $state['safe'],
+            'cover' => $state['cover'] === null ? null : [$state['cover']->u0, $state['cover']->v0, $state['cover']->u1, $state['cover']->v1],
             'wets' => array_map(fn (string $facet): string => $words->listed('facet', $facet), $state['wets']),
             'strips' => array_map(fn (StripResult $strip): array => [
                 'source' => $strip->source, 'facet' => $strip->facet, 'u' => [$strip->u0, $strip->u1], 'outcome' => $strip->outcome->told(), 'severity' => $strip->severity->value,

@@ -19,6 +19,9 @@ final class Words
 
     private Display $display;
 
+    /** @var array<string, string> what was said before: the ways of the water say the same over and over */
+    private array $said = [];
+
     public function __construct(UnitSystem $units, ?string $folder = null)
     {
         $folder ??= dirname(__DIR__).'/data/words';
@@ -51,9 +54,13 @@ final class Words
      */
     public function text(string $code, string $part, array $figures = []): string
     {
+        $key = $code.'|'.$part.'|'.implode('|', $figures).'|'.implode('|', array_keys($figures));
+        if (isset($this->said[$key])) {
+            return $this->said[$key];
+        }
         $template = $this->texts[$code][$part] ?? throw new \OutOfBoundsException("no words for $code · $part");
 
-        return (string) preg_replace_callback('/\{(?:(\w+):)?([\w.]+)\}/', function (array $m) use ($figures, $code): string {
+        return $this->said[$key] = (string) preg_replace_callback('/\{(?:(\w+):)?([\w.]+)\}/', function (array $m) use ($figures, $code): string {
             $value = $figures[$m[2]] ?? throw new \OutOfBoundsException("the words of $code name the figure $m[2], which is not given");
 
             return $m[1] === '' ? $this->display->figure($m[2], $value) : $this->listed($m[1], (string) $value);

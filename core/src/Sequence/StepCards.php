@@ -16,11 +16,12 @@ final class StepCards
     public const CUT_TOLERANCE_MM = 3.0;
 
     /**
+     * @param  list<Lap>|null  $laps  of the detail, where they have been measured already
      * @return list<array{number: int, pieces: list<array{piece: Piece, facets: list<string>, laps: list<Lap>}>}> by step; laps of a piece over or under what was there before
      */
-    public static function of(Detail $detail): array
+    public static function of(Detail $detail, ?array $laps = null): array
     {
-        $laps = (new DetailAssessment($detail))->laps;
+        $laps ??= (new DetailAssessment($detail))->laps;
         $cards = [];
         foreach ($detail->steps as $step) {
             $pieces = [];

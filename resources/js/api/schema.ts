@@ -1264,6 +1264,7 @@ export interface components {
                 safe: boolean;
                 wets: string[];
                 strips: components["schemas"]["RainStrip"][];
+                cover: number[] | null;
             }[];
             reasons: {
                 before: number;

@@ -49,10 +49,17 @@ export function CrewCard({ sheet, step, units }: { sheet: SequenceSheet; step: n
         </table>
       )}
       {checks.length > 0 && <p className="mt-2 text-[9.5pt]"><b>Measured on site:</b> {checks.map((c) => `${c.title} ${c.least_mm === null ? '(look)' : `≥ ${show(c.least_mm, 'length', units)} (${show(c.least_mm, 'length', other)})`}`).join('; ')}.</p>}
-      <p className="mt-2 text-[9.5pt]"><b>{rain?.safe ? 'Work may stop after this step.' : 'Not to be left so overnight:'}</b>{rain && !rain.safe && ` a shower ${rain.worst === 'trapped' ? 'is trapped at' : 'wets'} ${rain.wets.join(', ')}; hang a sheet over it from above.`} {sheet.cut_tolerance}</p>
+      <p className="mt-2 text-[9.5pt]"><b>{rain?.safe ? 'Work may stop after this step.' : 'Not to be left so overnight:'}</b>{rain && !rain.safe && ` a shower ${rain.worst === 'trapped' ? 'is trapped at' : 'wets'} ${rain.wets.join(', ')}; ${coverWords(rain, units)}.`} {sheet.cut_tolerance}</p>
       <p className="mt-1 text-[8pt] text-faint">Common practice; the makers’ instructions, local code and the licensed designer decide. Nothing here is an approval.</p>
     </article>
   );
+}
+
+/** The sheet to hang over it for the night, as it was traced. */
+export function coverWords(rain: SequenceSheet['rain'][number], units: Units): string {
+  if (!rain.cover) return 'no sheet hung over it keeps it dry: do the next step first';
+  const [u0, v0, u1, v1] = rain.cover as [number, number, number, number];
+  return `hang a sheet ${show(u1 - u0, 'length', units)} wide over it, ${show(v1 - v0, 'length', units)} down from the top of what is drawn`;
 }
 
 /** What to take out of the store: by material and roll, with the run, the rolls and what is left over. */

@@ -67,3 +67,20 @@ it('prints the paths of a detail on the command line, and refuses a file that ca
     [$code, $out, $err] = $run('{"format": "apron-project/1"}');
     expect($code)->toBe(2)->and($out)->toBe('')->and($err)->toContain('/project');
 });
+
+it('says which sheet to hang over it for the night, and that it holds', function (string $name, array $sizes, array $expected) {
+    $states = HalfBuilt::eachStep(Generators::named($name)->make('o', 'O', $sizes, new Materials([], new Catalogue)));
+    foreach ($states as $state) {
+        expect($state['cover'] === null || ! $state['safe'])->toBeTrue();
+    }
+    expect(array_map(fn (array $s) => $s['cover'] === null ? null : [$s['cover']->u0, $s['cover']->v0, $s['cover']->u1, $s['cover']->v1], array_slice($states, 0, count($expected))))->toEqual($expected);
+})->with([
+    // While the head is open all of it; once only the sheet above the head strip is still up, a strip past its slits, from 150 below where it gets wet.
+    'a flanged window' => ['flanged-unit-in-fastened-sheet', ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 140], [...array_fill(0, 6, [-500, -500, 1400, 1700]), [-340, 1300, 1240, 1700], null, null, null]],
+    // Bare wood until the field coat is on. The unit comes in later: what it leaks is no matter yet.
+    'a unit on straps in a coat' => ['strapped-unit-in-fluid', ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 140], [[-500, -500, 1400, 1700], null, null]],
+    // Nothing there at all, then metal alone: over all of it, and over the arrises.
+    'a through-wall flashing' => ['through-wall-flashing', ['length_mm' => 900], [[0, 0, 900, 600], [0, 0, 900, 600], [0, 0, 900, 600], null]],
+    // A pipe sticks out through any sheet.
+    'a pipe' => ['round-penetration', ['diameter_mm' => 100], [null, [-500, -500, 600, 600], null]],
+]);

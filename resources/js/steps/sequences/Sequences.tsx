@@ -8,6 +8,7 @@ import { FIRST, MethodFields, MethodOptions } from './MethodFields';
 import { nudged, PieceEditor, withPiece } from './PieceEditor';
 import { save, standAlone } from '../../drawing/standAlone';
 import { Oblique } from '../../drawing/Oblique';
+import { coverWords } from '../../drawing/StepCard';
 import type { Box } from '../../drawing/unfold';
 import { dragged, Unfolded } from '../../drawing/Unfolded';
 import { show } from '../../quantity/show';
@@ -247,7 +248,7 @@ function StepCard({ sheet, step, piece, draft, mayEdit, chosen: strip, edit }: {
           <ul>{checks.map((c) => <li key={c.id} className="flex justify-between gap-2"><span>{c.title}</span><span className="whitespace-nowrap font-semibold">{c.least_mm === null ? 'look' : `≥ ${show(c.least_mm, 'length', units)}`}</span></li>)}</ul>
         </section>
       )}
-      {!chosen && rain && <p className="border-t border-hair py-2" data-tonight={rain.safe}><span className="font-semibold">{rain.safe ? 'Work may stop here.' : 'Not to be left so overnight.'}</span> {rain.safe ? 'A shower tonight wets nothing and is trapped nowhere.' : `A shower tonight ${rain.worst === 'trapped' ? 'is trapped at' : 'wets'} ${rain.wets.join(', ')}: hang a sheet over it from above${sheet.detail.opening ? ' the head' : ''}.`}</p>}
+      {!chosen && rain && <p className="border-t border-hair py-2" data-tonight={rain.safe}><span className="font-semibold">{rain.safe ? 'Work may stop here.' : 'Not to be left so overnight.'}</span> {rain.safe ? 'A shower tonight wets nothing and is trapped nowhere.' : `A shower tonight ${rain.worst === 'trapped' ? 'is trapped at' : 'wets'} ${rain.wets.join(', ')}; ${coverWords(rain, units)}.`}</p>}
       {!chosen && last && sheet.findings.map((f) => (
         <article key={f.key} className="border-t border-hair py-2" data-finding={f.key.split('@')[0]}>
           <h3 className={`flex gap-2 font-semibold ${severityColour(f.severity)}`}><span className="pt-[3px]"><SeverityMark severity={f.severity} /></span>{f.title}</h3>
