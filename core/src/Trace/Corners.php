@@ -37,10 +37,10 @@ final class Corners
     private static function covered(Layout $layout, float $x, float $y, string $level, string $jamb): bool
     {
         foreach ($layout->facet($level) as $flat) {
-            $r = $flat->rect();
-            if (! in_array($flat->piece->kind, self::CAN, true) || $r->v0 > 0 || $r->u0 > $x || $r->u1 < $x) {
+            if (! in_array($flat->piece->kind, self::CAN, true)) {
                 continue;
             }
+            // What it is joined to it meets at an arris, so it lies in the corner where both of these do.
             $on = [];
             foreach ($flat->joined as $other) {
                 $o = $other->rect();

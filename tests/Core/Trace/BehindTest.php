@@ -29,9 +29,20 @@ it('asks for framing behind a lap of sheets and a joint of boards, where it know
     'boards that meet on a stud' => [$boards, [[480, 0, 519, 1000]], []],
     'boards that meet beside the middle of a stud' => [$boards, [[490, 0, 528, 1000]], ['backing.joint']],
     'boards that meet over air' => [$boards, [[100, 0, 138, 1000]], ['backing.joint']],
+    'a sheet in two lengths, its neighbour over nothing' => [[piece('left', 'sheet', 1, [['face', [0, 0, 500, 400], ['joined' => ['j']]], ['face', [0, 400, 500, 1000], ['joined' => ['j']]]]), one('right', 'sheet', 2, [350, 0, 1000, 1000])], [[100, 0, 138, 1000]], ['backing.lap']],
+    'a gap as wide as their bearing is still a joint' => [[one('a', 'board', 1, [0, 0, 492, 1000]), one('b', 'board', 2, [508, 0, 1000, 1000])], [[0, 0, 38, 1000]], ['backing.joint']],
+    'and the least that bears' => [[one('a', 'board', 1, [0, 0, 492, 1000]), one('b', 'board', 2, [508, 0, 1000, 1000])], [[476, 0, 524, 1000]], []],
+    'a board and a sheet' => [[one('a', 'board', 1, [0, 0, 500, 1000]), one('b', 'sheet', 2, [350, 0, 1000, 1000])], [[0, 0, 38, 1000]], []],
     'boards far apart do not meet' => [[one('a', 'board', 1, [0, 0, 400, 1000]), one('b', 'board', 2, [600, 0, 1000, 1000])], [[0, 0, 38, 1000]], []],
     'boards one over the other' => [[one('a', 'board', 1, [0, 0, 500, 400]), one('b', 'board', 2, [500, 600, 1000, 1000])], [[0, 0, 38, 1000]], []],
 ]);
+
+it('holds what has nothing behind it for a caution, and sealant on three sides for a fail', function () use ($sheets) {
+    $lap = traced(wallDetail($sheets) + ['framing' => [['facet' => 'face', 'rect' => [100, 0, 138, 1000]]]]);
+    expect($lap->severity()->value)->toBe('caution')->and(array_map(fn ($f) => $f->severity->value.' '.$f->code, $lap->findings()))->toBe(['caution backing.lap']);
+    $bead = traced(wallDetail([one('low', 'fluid', 1, [0, 0, 1000, 490]), one('up', 'fluid', 1, [0, 510, 1000, 1000]), one('bead', 'sealant', 2, [0, 490, 1000, 510])]));
+    expect($bead->severity()->value)->toBe('fail')->and(array_map(fn ($f) => $f->severity->value.' '.$f->code, $bead->findings()))->toContain('fail sealant.three-sided');
+});
 
 $sides = [one('low', 'membrane', 1, [0, 0, 1000, 490]), one('up', 'membrane', 1, [0, 510, 1000, 1000])];
 $bead = fn (array $rect, int $step = 3) => one('bead', 'sealant', $step, $rect);

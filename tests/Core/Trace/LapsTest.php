@@ -53,3 +53,28 @@ it('measures a lap at the free end of a piece that is folded at its other end', 
     $over = piece('over', 'membrane', 1, [['face', [0, 900, 1000, 1000], ['joined' => ['o']]], ['roof', [0, 0, 1000, 100], ['joined' => ['o']]]]);
     expect(array_map(fn ($lap) => [$lap->outer, $lap->inner, $lap->facet, $lap->size], traced(roofDetail([$over, one('wall', 'sheet', 2, [0, 0, 1000, 950])]))->laps))->toBe([['wall', 'over', 'face', 50.0]]);
 });
+
+it('finds no edge where a piece goes on sideways, and one where it goes on only in part', function (array $first, array $second, array $over, bool $level, bool $found) {
+    $ell = piece('a', 'sheet', 1, [['face', $first, ['joined' => ['j']]], ['face', $second, ['joined' => ['j']]]]);
+    $laps = array_map(fn ($lap) => [$lap->horizontal, $lap->size], traced(wallDetail([$ell, one('b', 'sheet', 2, $over)]))->laps);
+    expect(in_array([$level, 100.0], $laps, true))->toBe($found, json_encode($laps));
+})->with([
+    'on the right, all along' => [[0, 0, 500, 1000], [500, 0, 700, 400], [400, 100, 1000, 300], false, false],
+    'on the right, just so far' => [[0, 0, 500, 1000], [500, 0, 700, 400], [400, 0, 1000, 400], false, false],
+    'on the right, in part' => [[0, 0, 500, 1000], [500, 0, 700, 400], [400, 100, 1000, 600], false, true],
+    'on the right, from too high' => [[0, 0, 500, 1000], [500, 200, 700, 800], [400, 100, 1000, 300], false, true],
+    'on the left, all along' => [[500, 0, 1000, 1000], [300, 0, 500, 400], [0, 100, 600, 300], false, false],
+    'on the left, in part' => [[500, 0, 1000, 1000], [300, 0, 500, 400], [0, 100, 600, 600], false, true],
+    'on the left, from too high' => [[500, 0, 1000, 1000], [300, 200, 500, 800], [0, 100, 600, 300], false, true],
+    'below, all along' => [[0, 500, 1000, 1000], [0, 300, 400, 500], [100, 0, 300, 600], true, false],
+    'below, in part' => [[0, 500, 1000, 1000], [0, 300, 400, 500], [100, 0, 600, 600], true, true],
+    'above, all along' => [[0, 0, 1000, 500], [0, 500, 400, 700], [100, 400, 300, 1000], true, false],
+    'above, in part' => [[0, 0, 1000, 500], [0, 500, 400, 700], [100, 400, 600, 1000], true, true],
+]);
+
+it('finds no edge at an arris, where the wall goes on past it', function (array $joined, array $expected) {
+    // The wall stands past the roof: the arris is at 700 of its 1000.
+    $detail = ['id' => 'd', 'title' => 'case', 'facets' => ['roof' => ['u' => [0, 1000], 'v' => [0, 500]], 'face' => ['u' => [0, 1000], 'v' => [0, 1000]]], 'folds' => [['from' => 'roof', 'to' => 'face', 'at_v' => 700]], 'release' => 'roof'];
+    $folded = piece('f', 'membrane', 1, [['face', [0, 500, 1000, 700], ['joined' => ['j']]], ['roof', [0, 0, 1000, 100], ['joined' => $joined]]]);
+    expect(array_map(fn ($lap) => [$lap->facet, $lap->size], traced($detail + ['pieces' => [$folded, one('up', 'membrane', 2, [0, 600, 1000, 1000])]])->laps))->toBe($expected);
+})->with(['folded' => [['j'], []], 'slit at the arris' => [['k'], [['face', 100.0]]]]);

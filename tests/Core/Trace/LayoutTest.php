@@ -85,3 +85,13 @@ it('looks at the foot of the flange and at no other patch of it', function (arra
 it('shields an upper corner only by a patch that it lies inside of', function (array $rect, Severity $verdict) {
     expect(traced(openingDetail([one('strip', 'membrane', 1, $rect)]))->corners['top-left'])->toBe($verdict);
 })->with([[[-10, 990, 500, 1100], Severity::Note], [[0, 990, 500, 1100], Severity::Fail], [[-10, 1000, 500, 1100], Severity::Fail], [[-100, 900, 0, 1100], Severity::Fail], [[-100, 900, 50, 1000], Severity::Fail]]);
+
+it('cuts an edge into the stretches it holds in, along the side it is on', function () {
+    $edges = new Apron\Detail\Edges(['top' => [new Apron\Detail\EdgeRun(100, 300, Apron\Detail\Edge::Sealed), new Apron\Detail\EdgeRun(300, 400, Apron\Detail\Edge::Adhered)], 'left' => Apron\Detail\Edge::Adhered]);
+    $patch = new Apron\Detail\Patch('p', 'face', new Apron\Detail\Rect(100, 700, 600, 900), [], 1, null, $edges, false);
+    $laid = new Apron\Trace\Laid(new Apron\Detail\Piece('p', (new Apron\Material\Catalogue)->find('polyolefin-wrap'), Apron\Detail\PieceKind::Sheet, null, false, false, 1, null, new Apron\Detail\Edges, [$patch], null), $patch, 0);
+    $runs = fn (Apron\Detail\Side $side) => array_map(fn (array $r) => [$r['from'], $r['to'], $r['edge']->value], $laid->runs($side));
+    expect($runs(Apron\Detail\Side::Top))->toEqual([[100, 300, 'sealed'], [300, 400, 'adhered'], [400, 600, 'open']])
+        ->and($runs(Apron\Detail\Side::Bottom))->toEqual([[100, 600, 'open']])
+        ->and($runs(Apron\Detail\Side::Left))->toEqual([[700, 900, 'adhered']])->and($runs(Apron\Detail\Side::Right))->toEqual([[700, 900, 'open']]);
+});

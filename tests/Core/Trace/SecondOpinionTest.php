@@ -192,6 +192,13 @@ it('agrees with the plain reading of a lap', function (int $seed) use ($told) {
         [$inner, $outer] = [$rect(), $rect()];
         $lap = readLap($inner, $outer);
         expect($told([one('a', 'sheet', 1, $inner), one('b', 'sheet', 2, $outer)]))->toBe($lap === null ? [] : [$lap], json_encode([$inner, $outer]));
+        // Cut across both ways into four and joined again, in any order.
+        [$u, $v] = [$outer[0] + 50 * mt_rand(1, 9), $outer[1] + 50 * mt_rand(1, 9)];
+        if ($u < $outer[2] && $v < $outer[3]) {
+            $quarters = [[$outer[0], $outer[1], $u, $v], [$u, $outer[1], $outer[2], $v], [$outer[0], $v, $u, $outer[3]], [$u, $v, $outer[2], $outer[3]]];
+            shuffle($quarters);
+            expect($told([one('a', 'sheet', 1, $inner), piece('b', 'sheet', 2, array_map(fn (array $r) => ['face', $r, ['joined' => ['j']]], $quarters))]))->toBe($lap === null ? [] : [$lap], 'in four: '.json_encode([$inner, $quarters]));
+        }
         // Cut in two and joined again, either piece laps as before: no edge is where it was cut.
         foreach ([0, 1] as $which) {
             foreach ([[0, 2], [1, 3]] as [$low, $high]) {
