@@ -111,7 +111,7 @@ final class Rain
         $beyond = 0;
         foreach ($way->to as $next) {
             // Where it parts the worse branch counts: the one with the higher bit.
-            $beyond = max($beyond, $this->fate($next));
+            $beyond = max($beyond, $this->fate($next) | ($this->wetsOnLanding($place, $way, $next) ? 1 << $this->wet($next[0])->rank() : 0));
         }
 
         return $this->fates[$key] = $fate | $beyond;
@@ -186,13 +186,40 @@ final class Rain
             }
             if (count($way->to) > 1) {
                 // It parts: the worse branch is the one that is told.
-                $branches = array_map(fn (array $to): Run => $this->walk($to, clone $run), $way->to);
+                $branches = array_map(fn (array $to): Run => $this->walk($to, $this->landed($place, $way, $to, clone $run)), $way->to);
                 usort($branches, fn (Run $a, Run $b): int => $b->outcome->rank() <=> $a->outcome->rank());
 
                 return $branches[0];
             }
+            $this->landed($place, $way, $way->to[0], $run);
             $place = $way->to[0];
         }
+    }
+
+    /**
+     * Water that drips off an arris, or comes down in a joint, may fall on a place where nothing lies: that is wet as well.
+     *
+     * @param  array{string, int, int, int}  $place
+     * @param  array{string, int, int, int}  $next
+     */
+    private function wetsOnLanding(array $place, Way $way, array $next): bool
+    {
+        $told = array_filter($way->events, fn (array $event): bool => $event[0] === Outcome::Wets || $event[0] === Outcome::WetsTolerant) !== [];
+
+        return $next[3] === -1 && ! $told && ($place[3] !== -1 || $this->wet($place[0]) !== $this->wet($next[0]));
+    }
+
+    /**
+     * @param  array{string, int, int, int}  $place
+     * @param  array{string, int, int, int}  $next
+     */
+    private function landed(array $place, Way $way, array $next, Run $run): Run
+    {
+        if ($this->wetsOnLanding($place, $way, $next)) {
+            $run->add($this->wet($next[0]), 'trace.on-bare', $next[0], $this->elevation($next));
+        }
+
+        return $run;
     }
 
     /**
