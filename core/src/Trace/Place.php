@@ -123,7 +123,7 @@ abstract class Place
 
     protected function wetAlready(string $facet): bool
     {
-        return $this->carrier === null && in_array($this->facet, $this->rain->layout->detail->tolerant, true) === in_array($facet, $this->rain->layout->detail->tolerant, true);
+        return $this->carrier === null && $this->rain->wet($this->facet) === $this->rain->wet($facet);
     }
 
     protected function atHead(): bool

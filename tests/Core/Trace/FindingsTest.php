@@ -22,6 +22,16 @@ it('tells water that comes to grief once for a place, over all strips that end t
     expect(said($detail, ['piece', 'source', 'facet', 'from_mm', 'to_mm', 'up_mm', 'lines']))->toBe(['fail rain.wets left face face 0 400 500 0', 'fail joint.open ? ? face 500 1000 ? ?']);
 });
 
+it('tells how water gets to bare wood', function (array $detail, string $how) {
+    expect(said($detail, ['how'])[0])->toBe("fail rain.wets $how");
+})->with([
+    'off the end of a sheet' => [wallDetail([one('a', 'sheet', 1, [0, 500, 1000, 1000])]), 'trace.nothing-below'],
+    'through a butt joint' => [wallDetail([one('up', 'sheet', 1, [0, 500, 1000, 1000]), one('low', 'sheet', 2, [0, 0, 1000, 500])]), 'trace.open-joint'],
+    'off the end of a sheet at an arris' => [roofDetail([piece('a', 'sheet', 1, [['roof', [0, 0, 1000, 500]]])]), 'trace.nothing-below'],
+    'through a butt joint at an arris' => [roofDetail([piece('a', 'sheet', 1, [['roof', [0, 0, 1000, 500]]]), one('low', 'sheet', 2, [0, 0, 1000, 1000])]), 'trace.open-joint'],
+    'along a pipe' => [wallDetail([one('a', 'sheet', 1, [0, 0, 1000, 1000])], ['penetrations' => [['id' => 'pipe', 'facet' => 'face', 'rect' => [0, 400, 1000, 600]]]]), 'trace.past-pipe'],
+]);
+
 it('names the source apart where it is the unit or a fastener', function () {
     $wall = wallDetail([one('a', 'sheet', 1, [0, 0, 1000, 1000]), one('skirt', 'sheet', 2, [0, 300, 1000, 600], ['edges' => ['bottom' => 'adhered']])], ['fasteners' => [['id' => 'f', 'facet' => 'face', 'at' => [500, 450], 'through' => ['skirt', 'a'], 'made_for' => ['a']]]]);
     $all = said($wall, ['piece', 'source', 'from_mm', 'to_mm']);

@@ -95,3 +95,20 @@ it('cuts an edge into the stretches it holds in, along the side it is on', funct
         ->and($runs(Apron\Detail\Side::Bottom))->toEqual([[100, 600, 'open']])
         ->and($runs(Apron\Detail\Side::Left))->toEqual([[700, 900, 'adhered']])->and($runs(Apron\Detail\Side::Right))->toEqual([[700, 900, 'open']]);
 });
+
+it('tucks under what is itself tucked, whichever is listed first, and lays by its step what has nothing here to be tucked under', function (array $pieces, array $order) {
+    $on = (new Layout(traced(roofDetail($pieces))->detail))->on['face'];
+    expect(array_map(fn ($l) => $l->piece->id, $on))->toBe($order);
+})->with(function () {
+    $sheet = fn (string $id, int $step, array $more = []) => one($id, 'sheet', $step, [0, 100 * $step, 1000, 100 * $step + 250], $more);
+    $roof = piece('roof', 'sheet', 2, [['roof', [0, 0, 1000, 500]]]);
+
+    return [
+        'a chain of three' => [[$sheet('a', 1), $sheet('b', 2, ['under' => 'a']), $sheet('c', 3, ['under' => 'b'])], ['c', 'b', 'a']],
+        'the same, listed from its end' => [[$sheet('c', 3, ['under' => 'b']), $sheet('b', 2, ['under' => 'a']), $sheet('a', 1)], ['c', 'b', 'a']],
+        'one that waits for another, and one that does not' => [[$sheet('d', 4, ['under' => 'c']), $sheet('c', 3, ['under' => 'a']), $sheet('b', 2), $sheet('a', 1)], ['d', 'c', 'a', 'b']],
+        'under a piece on the other facet only' => [[$roof, $sheet('a', 1), $sheet('b', 3, ['under' => 'roof']), $sheet('c', 5)], ['a', 'b', 'c']],
+        'first of all by its step' => [[$roof, $sheet('a', 4), $sheet('b', 1, ['under' => 'roof'])], ['b', 'a']],
+        'last of all by its step' => [[$roof, $sheet('a', 1), $sheet('b', 6, ['under' => 'roof'])], ['a', 'b']],
+    ];
+});
