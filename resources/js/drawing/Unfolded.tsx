@@ -179,11 +179,17 @@ interface Laid {
   patch: Patch;
 }
 
-/** Everything that lies at the end of a step, in the order it came to rest. */
+/** Everything that lies at the end of a step, innermost first: by step, then what is tucked put under the piece it is tucked under, as the core does. */
 export function inOrder(detail: Detail, step: number): Laid[] {
-  return detail.pieces.flatMap((piece) => piece.patches.map((patch) => ({ piece, patch })))
+  const laid = detail.pieces.flatMap((piece) => piece.patches.map((patch) => ({ piece, patch })))
     .filter(({ piece, patch }) => (patch.step ?? piece.step) <= step)
     .sort((a, b) => (a.patch.step ?? a.piece.step) - (b.patch.step ?? b.piece.step));
+  for (const tucked of laid.filter(({ piece, patch }) => (patch.under ?? piece.under) !== undefined)) {
+    const over = laid.findIndex(({ piece, patch }) => piece.id === (tucked.patch.under ?? tucked.piece.under) && patch.facet === tucked.patch.facet);
+    const at = laid.indexOf(tucked);
+    if (over >= 0 && over < at) laid.splice(over, 0, ...laid.splice(at, 1));
+  }
+  return laid;
 }
 
 /** Parts of pieces already here that come to rest later: a flap still held up. */

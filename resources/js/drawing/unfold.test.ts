@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Detail } from '../api/types';
+import { inOrder } from './Unfolded';
 import { unfold } from './unfold';
 
 const opening = { id: 'o', title: 'O', pieces: [], opening: { width_mm: 900, height_mm: 1200, depth_mm: 140, margin_mm: 500 } } as unknown as Detail;
@@ -40,4 +41,11 @@ describe('any other detail', () => {
     const tall = unfold({ ...roof, folds: [{ from: 'roof', to: 'wall', at_v: 700 }] } as unknown as Detail);
     expect(tall.onSheet('wall', [0, 0, 1000, 800])).toEqual([0, -1360, 1000, -560]);
   });
+});
+
+it('draws what is tucked under a piece beneath it, and the rest by its step', () => {
+  const piece = (id: string, step: number, more: object = {}) => ({ id, kind: 'sheet', material: 'x', step, patches: [{ id: `${id}.1`, facet: 'wall', rect: [0, 0, 1, 1] }], ...more });
+  const detail = { ...roof, pieces: [piece('a', 1), piece('roof', 2), piece('b', 4), piece('c', 3, { under: 'roof' }), piece('d', 5, { under: 'elsewhere' })] } as unknown as Detail;
+  expect(inOrder(detail, 9).map((l) => l.piece.id)).toEqual(['a', 'c', 'roof', 'b', 'd']);
+  expect(inOrder(detail, 2).map((l) => l.piece.id)).toEqual(['a', 'roof']);
 });
