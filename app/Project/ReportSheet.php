@@ -2,6 +2,7 @@
 
 namespace App\Project;
 
+use App\Models\DrillRun;
 use App\Models\Report;
 use Apron\Assessment;
 use Apron\File\ProjectFormat;
@@ -36,6 +37,7 @@ final class ReportSheet
             'assessment' => (new Assessment($core))->toArray($words),
             'sequences' => array_map(fn ($detail): array => SequenceSheet::of($detail, $words, School::of($core->schools)), $core->details),
             'site' => SiteSheet::of($core, $words),
+            'drills' => DrillRun::where('project_id', $project->id)->latest('id')->limit(200)->get()->map(fn (DrillRun $run): array => $run->toShape()),
             'photographs' => (object) $photographs,
         ];
     }

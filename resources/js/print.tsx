@@ -1,6 +1,6 @@
 import { createRoot } from 'react-dom/client';
 import { useEffect, type ReactNode } from 'react';
-import type { Assembly, AssemblyFigures, Assessment, Finding, Material, ProjectFile, SequenceSheet, SiteSheet, Units } from './api/types';
+import type { Assembly, AssemblyFigures, Assessment, DrillRun, Finding, Material, ProjectFile, SequenceSheet, SiteSheet, Units } from './api/types';
 import { MonthStrips } from './drawing/MonthStrips';
 import { Section } from './drawing/Section';
 import { CrewCard, RollList } from './drawing/StepCard';
@@ -20,6 +20,7 @@ interface Sheet {
   assessment: Assessment;
   sequences: SequenceSheet[];
   site: SiteSheet;
+  drills: DrillRun[];
   photographs: Record<string, string>;
 }
 
@@ -48,6 +49,15 @@ function Report({ sheet }: { sheet: Sheet }) {
       {(file.assemblies ?? []).map((assembly) => <AssemblyPage key={assembly.id} assembly={assembly} figures={assessment.assemblies?.find((a) => a.id === assembly.id)} findings={assessment.findings.filter((f) => f.subject.split('/')[1] === assembly.id)} materials={materials} units={units} />)}
       {sheet.sequences.map((sequence) => <SequencePages key={sequence.detail.id} sheet={sequence} units={units} />)}
       {sheet.site.checks.length > 0 && <SitePages sheet={sheet} units={units} />}
+      {sheet.drills.length > 0 && (
+        <section className="together"><h2 className="mb-2 text-[14pt] font-bold">Training record</h2>
+          <p>Who put the steps of which detail in order, before the work began.</p>
+          <table className="my-2 w-full border-collapse text-[8.5pt]">
+            <thead><tr className="border-b border-ink text-left"><th>Day</th><th>Who</th><th>Detail</th><th>Order</th><th>Came to</th></tr></thead>
+            <tbody>{sheet.drills.map((d, i) => <tr key={i} className="border-b border-hair"><td>{d.at?.slice(0, 10)}</td><td>{d.by}</td><td>{d.detail} · {d.title}</td><td>{d.order.join(' ')}</td><td>{d.broken === 0 ? 'in order' : `${d.broken} against the reasons`}, {d.tries === 1 ? '1 try' : `${d.tries} tries`}; the rain: {d.worst}</td></tr>)}</tbody>
+          </table>
+        </section>
+      )}
       <h2 className="mb-2 text-[14pt] font-bold">All findings</h2>
       <Findings findings={assessment.findings} />
       <h2 className="mb-2 text-[14pt] font-bold">Sources and cautions</h2>
