@@ -61,3 +61,18 @@ it('finds sealant that is stuck on three sides', function (array $pieces, array 
     'a bead on the face of one sheet' => [[one('a', 'sheet', 1, [0, 0, 1000, 1000]), $bead([0, 400, 1000, 420])], []],
     'under what it seals' => [[$bead([0, 480, 1000, 520], 1), one('low', 'membrane', 2, [0, 0, 1000, 490]), one('up', 'membrane', 3, [0, 510, 1000, 1000])], []],
 ]);
+
+it('fills the gap where both sides are, and only there', function (array $low, array $up, array $rect, ?array $gap) {
+    $found = traced(wallDetail([one('low', 'fluid', 1, $low), one('up', 'fluid', 1, $up), one('bead', 'sealant', 2, $rect)]))->threeSided;
+    expect(array_map(fn (array $f) => [$f['gap']->u0, $f['gap']->v0, $f['gap']->u1, $f['gap']->v1], $found))->toEqual($gap === null ? [] : [$gap]);
+})->with([
+    'level, staggered' => [[0, 0, 600, 490], [300, 510, 1000, 1000], [100, 490, 900, 510], [300, 490, 600, 510]],
+    'level, no wider than the bead' => [[0, 0, 1000, 490], [0, 510, 1000, 1000], [100, 485, 900, 515], [100, 490, 900, 510]],
+    'level, beside each other' => [[0, 0, 300, 490], [500, 510, 1000, 1000], [100, 490, 900, 510], null],
+    'upright, staggered' => [[0, 0, 490, 600], [510, 300, 1000, 1000], [490, 100, 510, 900], [490, 300, 510, 600]],
+    'upright, no taller than the bead' => [[0, 0, 490, 1000], [510, 0, 1000, 1000], [485, 100, 515, 900], [490, 100, 510, 900]],
+    'upright, one above the other' => [[0, 0, 490, 300], [510, 500, 1000, 1000], [490, 100, 510, 900], null],
+    'the bead short of the lower side' => [[0, 0, 1000, 480], [0, 510, 1000, 1000], [0, 490, 1000, 515], null],
+    'the bead short of the upper side' => [[0, 0, 1000, 490], [0, 520, 1000, 1000], [0, 485, 1000, 510], null],
+    'a side no deeper than the bead' => [[0, 485, 1000, 490], [0, 510, 1000, 1000], [0, 485, 1000, 515], null],
+]);

@@ -79,6 +79,18 @@ it('says where an upright joint is open, and not where it is covered or backed',
         ->and(said(wallDetail([one('back', 'sheet', 1, [0, 0, 1000, 1000]), one('l', 'sheet', 2, [0, 0, 500, 1000]), one('r', 'sheet', 2, [500, 0, 1000, 1000])])))->toBe(['pass detail.sound']);
 });
 
+it('asks of what lies across an upright joint that it lies outside of both', function (int $left, int $tape, int $right, string $verdict) {
+    $joints = traced(wallDetail([one('l', 'sheet', $left, [0, 0, 500, 1000]), one('t', 'tape', $tape, [450, 0, 550, 1000]), one('r', 'sheet', $right, [500, 0, 1000, 1000])]))->joints;
+    expect(array_map(fn (array $j) => [$j['u'], $j['v'], $j['verdict']->value], $joints))->toBe([[500.0, [0.0, 1000.0], $verdict]]);
+})->with([[1, 3, 2, 'pass'], [2, 3, 1, 'pass'], [1, 2, 3, 'note'], [3, 2, 1, 'note'], [2, 1, 3, 'note']]);
+
+it('holds fall and dam to the head of water, and a school to its answer', function () {
+    $joint = ['outer' => 'open', 'insulation' => true, 'inner' => true];
+    $pitch = fn (float $dam) => traced(openingDetail([one('p', 'sheet', 1, [-500, -500, 1500, 0])], ['sill_fall_mm' => 6, 'back_dam_mm' => $dam], ['unit' => ['z' => [0, 80], 'joints' => ['sill' => $joint]]]))->sill['pitch']->value;
+    expect($pitch(25))->toBe('pass')->and($pitch(24))->toBe('caution')
+        ->and(Apron\Trace\School::of(['outer-sill' => 'weather-sealed'])->weatherSealed)->toBeTrue()->and(Apron\Trace\School::of(['outer-sill' => 'open'])->weatherSealed)->toBeFalse()->and(Apron\Trace\School::of([])->weatherSealed)->toBeFalse();
+});
+
 it('says of an opening what is open, exposed, or ends short of the unit', function () {
     $joint = ['outer' => 'open', 'insulation' => true, 'inner' => true];
     $unit = ['unit' => ['z' => [0, 80], 'joints' => ['sill' => $joint, 'head' => $joint, 'jamb-left' => $joint, 'jamb-right' => $joint]]];
