@@ -28,14 +28,15 @@ $views = [
     'flashing' => ['sequences/d3', '[data-drawing=unfolded]', '[...document.querySelectorAll("button")].find((b) => b.textContent.startsWith("run the rain")).click()'],
     'cards' => ['sequences/o4/cards', '[data-card]', 'document.querySelector("[data-card=\"3\"]").parentElement.scrollIntoView()'],
     'joint' => ['sequences/o4/joint', '[data-depth]', null],
-    'practice' => ['sequences/o4/try?seed=11', '[data-order] li', '[...document.querySelectorAll("button")].find((b) => b.textContent.startsWith("run the rain")).click()'],
+    'practice' => ['sequences/o4/try?seed=2', '[data-order] li', '[...document.querySelectorAll("button")].find((b) => b.textContent.startsWith("run the rain")).click()', '[data-worst]'],
     'site' => ['site', '[data-check]', null],
     'report' => ['report', 'button.act', null],
     'phone-checks' => ['site', '[data-check]', null],
     'phone-reading' => ['site/check/o4.head-strip-past-jamb.left', '[data-drawing=unfolded]', '[["4"],["6"],["mm"]].forEach(([k]) => document.querySelector(`button[aria-label="${k}"]`).click())'],
     'phone-faults' => ['site/faults', '[data-fault]', null],
 ];
-foreach ($views as $name => [$path, $wait, $script]) {
+foreach ($views as $name => $view) {
+    [$path, $wait, $script] = $view;
     if ($only !== [] && ! in_array($name, $only, true)) {
         continue;
     }
@@ -45,6 +46,7 @@ foreach ($views as $name => [$path, $wait, $script]) {
     $browser->until('return document.fonts.status === "loaded" && !/opening the sheet|assessing|looking for what/.test(document.body.innerText)');
     if ($script !== null) {
         $browser->driver->executeScript($script);
+        $browser->see($view[3] ?? $wait);
         $browser->until('return !/looking for what/.test(document.body.innerText) && document.getAnimations().length === 0');
         // Water begins to run when it has been drawn: once more, when that may have begun.
         $browser->driver->executeAsyncScript('const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(() => done()))');
