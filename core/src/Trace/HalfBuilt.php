@@ -135,7 +135,8 @@ final class HalfBuilt
             $built->id, $built->title, $built->opening, $built->facets, $built->folds, $built->release, $built->tolerant, $built->unit, [...$built->pieces, $hung],
             $built->penetrations, $built->fasteners, $built->framing, $built->leastLaps, $built->panUpturn, $built->steps, null,
         );
-        foreach (Releases::of(new Rain(new Layout($covered))) as $strip) {
+        // What runs down the outside of the sheet comes by every interval below it: the top alone is asked.
+        foreach (Releases::of(new Rain(new Layout($covered)), false) as $strip) {
             if ($strip->severity === Severity::Fail) {
                 return false;
             }

@@ -11,14 +11,17 @@ final class Releases
     /** @var array<string, true> */
     private array $met = [];
 
-    private function __construct(private readonly Rain $rain)
+    private function __construct(private readonly Rain $rain, private readonly bool $everywhere)
     {
     }
 
-    /** @return list<StripResult> */
-    public static function of(Rain $rain): array
+    /**
+     * @param  bool  $everywhere  behind the cladding in every interval too, not at the top alone
+     * @return list<StripResult>
+     */
+    public static function of(Rain $rain, bool $everywhere = true): array
     {
-        $releases = new self($rain);
+        $releases = new self($rain, $everywhere);
         $detail = $rain->layout->detail;
         $face = $detail->release ?? ($detail->opening !== null ? 'face' : (string) array_key_first($detail->facets));
         $releases->behindCladding($face);
@@ -33,7 +36,9 @@ final class Releases
     {
         foreach (array_keys($this->rain->strips->of[$facet]) as $strip) {
             $this->release('top', [$facet, $strip, 0, $this->rain->outermost($facet, $strip, 0)]);
-            $this->everyInterval('face', $facet, $strip);
+            if ($this->everywhere) {
+                $this->everyInterval('face', $facet, $strip);
+            }
         }
     }
 
