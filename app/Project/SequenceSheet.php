@@ -10,6 +10,7 @@ use Apron\File\DetailWriter;
 use Apron\Finding;
 use Apron\Inspection\Check;
 use Apron\Inspection\OpeningChecks;
+use Apron\RuleFigures;
 use Apron\Sequence\CutList;
 use Apron\Sequence\Reasons;
 use Apron\Sequence\Rolls;
@@ -47,7 +48,7 @@ final class SequenceSheet
             ], $detail->steps, StepCards::of($detail, $assessed->laps)),
             'cut_list' => CutList::of($detail),
             'rolls' => (new Rolls)->of($detail),
-            'cut_tolerance' => $words->text('handling.tolerance', 'cut', ['cut_mm' => StepCards::CUT_TOLERANCE_MM]),
+            'cut_tolerance' => $words->text('handling.tolerance', 'cut', ['cut_mm' => RuleFigures::of('checks')->figure('cut_tolerance_mm')]),
             'checks' => array_map(fn (Check $check): array => self::check($check, $words), OpeningChecks::of($detail)),
             'findings' => array_map(fn (Finding $finding): array => ['severity' => $finding->severity->value, 'key' => $finding->key()] + $words->of($finding), Finding::worstFirst($assessed->findings())),
             'reasons' => array_map(fn (array $r): array => ['before' => $r['before'], 'after' => $r['after'], 'why' => $words->text($r['why'], 'title', ['inner' => $r['inner'], 'outer' => $r['outer']])], Reasons::of($detail)),

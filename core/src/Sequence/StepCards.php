@@ -12,9 +12,6 @@ use Apron\Trace\Lap;
 /** What the crew needs at each step: the pieces that come to rest, where they lie, what they lap and by how much. */
 final class StepCards
 {
-    /** How close a piece is cut to its size, mm; an eighth of an inch (common practice). */
-    public const CUT_TOLERANCE_MM = 3.0;
-
     /**
      * @param  list<Lap>|null  $laps  of the detail, where they have been measured already
      * @return list<array{number: int, pieces: list<array{piece: Piece, facets: list<string>, laps: list<Lap>}>}> by step; laps of a piece over or under what was there before

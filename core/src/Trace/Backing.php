@@ -5,6 +5,7 @@ namespace Apron\Trace;
 use Apron\Detail\FramingMember;
 use Apron\Detail\PieceKind;
 use Apron\Detail\Rect;
+use Apron\RuleFigures;
 
 /**
  * What must have something solid behind it, where a detail says where its framing is: a lap of fastened sheets lies over framing or
@@ -12,9 +13,6 @@ use Apron\Detail\Rect;
  */
 final class Backing
 {
-    /** A board needs this much of the framing on each side of its joint, mm; half a 1½ in stud less the gap (common practice). */
-    public const BEARING_MM = 16.0;
-
     /** @return list<array{what: string, facet: string, one: string, other: string, rect: Rect}> laps and joints with nothing behind them, on facets whose framing is known */
     public static function missing(Layout $layout): array
     {
@@ -80,13 +78,14 @@ final class Backing
      */
     private static function joint(Rect $a, Rect $b, array $members): ?Rect
     {
+        $bearing = RuleFigures::of('checks')->figure('board_bearing_mm');
         [$left, $right] = $a->u0 < $b->u0 ? [$a, $b] : [$b, $a];
         [$foot, $top] = [max($a->v0, $b->v0), min($a->v1, $b->v1)];
-        if ($right->u0 < $left->u1 || $right->u0 - $left->u1 > self::BEARING_MM || $foot >= $top) {
+        if ($right->u0 < $left->u1 || $right->u0 - $left->u1 > $bearing || $foot >= $top) {
             return null;
         }
         foreach ($members as $member) {
-            $bears = $member->rect->u0 <= $left->u1 - self::BEARING_MM && $member->rect->u1 >= $right->u0 + self::BEARING_MM;
+            $bears = $member->rect->u0 <= $left->u1 - $bearing && $member->rect->u1 >= $right->u0 + $bearing;
             if ($bears && $member->rect->v0 <= $foot && $member->rect->v1 >= $top) {
                 return null;
             }

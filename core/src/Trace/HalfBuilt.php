@@ -14,9 +14,6 @@ use Apron\Severity;
 /** A detail as it stands when work stops after a step: what a shower tonight would do to it. */
 final class HalfBuilt
 {
-    /** A sheet hung for the night reaches so far past what it covers, mm (common practice: a hand and a half). */
-    public const COVER_PAST_MM = 150.0;
-
     /** Only what has come to rest by the end of a step; the unit's joints only once it is in. */
     public static function after(Detail $detail, int $step): Detail
     {
@@ -105,7 +102,7 @@ final class HalfBuilt
         if ($built->pieces === []) {
             return $extent;
         }
-        $past = self::COVER_PAST_MM;
+        $past = RuleFigures::of('checks')->figure('cover_past_mm');
         $small = new Rect(max($extent->u0, $u0 - $past), max($extent->v0, $v0 - $past), min($extent->u1, $u1 + $past), $extent->v1);
         foreach ($small == $extent ? [$extent] : [$small, $extent] as $sheet) {
             if (self::dryUnder($built, [$root => $sheet])) {

@@ -4,6 +4,7 @@ namespace Apron\Trace;
 
 use Apron\Detail\PieceKind;
 use Apron\Detail\Rect;
+use Apron\RuleFigures;
 
 /**
  * Sealant in a joint that moves must bond to its two sides only: stuck to the back as well it tears. A bead is in a joint where two other
@@ -11,9 +12,6 @@ use Apron\Detail\Rect;
  */
 final class ThreeSided
 {
-    /** Materials that sealant does not stick to and that are put behind it (common practice). */
-    private const BREAKERS = ['backer-rod', 'bond-breaker'];
-
     /** @return list<array{piece: string, facet: string, gap: Rect}> */
     public static function of(Layout $layout): array
     {
@@ -70,6 +68,6 @@ final class ThreeSided
 
     private static function breaker(Laid $laid): bool
     {
-        return in_array($laid->piece->material->id, self::BREAKERS, true);
+        return in_array($laid->piece->material->id, RuleFigures::of('checks')->list('bond_breakers'), true);
     }
 }
