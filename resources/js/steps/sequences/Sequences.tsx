@@ -114,6 +114,7 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
       draft.change(next.detail, run);
     } catch (error) {
       if (error instanceof Refused) setWhy(error.message);
+      else if (!stop.signal.aborted) setWhy('The server does not answer: the drawing is as it was.');
     }
   };
   /** A change made on the drawing: traced at once, taken over if it can be built. */
@@ -128,6 +129,7 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
       draft.change(content, run);
     } catch (error) {
       if (error instanceof Refused) setWhy(error.message);
+      else if (!stop.signal.aborted) setWhy('The server does not answer: the drawing is as it was.');
     }
   };
   const nudge = (du: number, dv: number) => {
