@@ -7,7 +7,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
- * The brief, a material, an assembly or a detail, as the project file writes it.
+ * The brief, a material, an assembly, a detail or an opening of the schedule, as the project file writes it.
  *
  * @property string $id
  * @property string $project_id

@@ -8,6 +8,7 @@ enum DocumentKind: string
     case Material = 'material';
     case Assembly = 'assembly';
     case Detail = 'detail';
+    case Opening = 'opening';
 
     /** The list of the project file it stands in; the brief is several sections. */
     public function section(): ?string
@@ -17,6 +18,18 @@ enum DocumentKind: string
             self::Material => 'materials',
             self::Assembly => 'assemblies',
             self::Detail => 'details',
+            self::Opening => 'openings',
         };
+    }
+
+    /**
+     * Kinds whose keys are one list: an opening of the schedule becomes a detail when a piece of it is changed by hand, and one again
+     * when that is undone, under the key it had.
+     *
+     * @return list<self>
+     */
+    public function sharing(): array
+    {
+        return in_array($this, [self::Detail, self::Opening], true) ? [self::Detail, self::Opening] : [$this];
     }
 }

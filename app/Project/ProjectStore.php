@@ -31,7 +31,7 @@ final class ProjectStore
     /** @return array<string, mixed> the project file, sections in the file's order */
     public function file(Project $project): array
     {
-        $file = ['format' => ProjectFormat::FORMAT, 'project' => [], 'climate' => null, 'indoor' => null, 'conditions' => [], 'materials' => [], 'assemblies' => [], 'details' => []];
+        $file = ['format' => ProjectFormat::FORMAT, 'project' => [], 'climate' => null, 'indoor' => null, 'conditions' => [], 'materials' => [], 'assemblies' => [], 'details' => [], 'openings' => []];
         foreach ($project->documents()->get() as $document) {
             if ($document->kind === DocumentKind::Brief) {
                 $file = [...$file, ...$document->decoded()];
@@ -78,7 +78,7 @@ final class ProjectStore
         return DB::transaction(function () use ($core, $file, $organisation, $by): Project {
             $project = Project::create(['organisation_id' => $organisation, 'name' => $core->name]);
             $this->write($project, DocumentKind::Brief, 'brief', 0, array_intersect_key($file, array_flip(self::BRIEF)), $by);
-            foreach ([DocumentKind::Material, DocumentKind::Assembly, DocumentKind::Detail] as $kind) {
+            foreach ([DocumentKind::Material, DocumentKind::Assembly, DocumentKind::Detail, DocumentKind::Opening] as $kind) {
                 foreach (array_values($file[$kind->section()] ?? []) as $position => $content) {
                     $this->write($project, $kind, $content['id'], $position, $content, $by);
                 }
@@ -103,18 +103,18 @@ final class ProjectStore
         return DB::transaction(function () use ($project, $kind, $key, $from, $content, $by): Document {
             // One save at a time in a project, so that a material cannot be removed under an assembly being saved.
             Project::whereKey($project->id)->lockForUpdate()->first();
-            $document = $project->documents()->where(['kind' => $kind, 'key' => $key])->first();
+            $document = $project->documents()->whereIn('kind', $kind->sharing())->where('key', $key)->first();
             if (($document->revision ?? 0) !== $from) {
                 throw $document === null
                     ? new FileRefused('/'.$kind->section(), "“{$key}” is gone", 'a document that still exists; save it as a new one')
                     : new StaleSave($document, $content);
             }
             $canonical = $this->canonical($project, $kind, $key, $content);
+            $last = 1 + (int) $project->documents()->where('kind', $kind)->max('position');
             if ($document === null) {
-                $position = 1 + (int) $project->documents()->where('kind', $kind)->max('position');
-                $document = $this->write($project, $kind, $key, $position, $canonical, $by->name);
+                $document = $this->write($project, $kind, $key, $last, $canonical, $by->name);
             } else {
-                $document->update(['content' => $this->encode($canonical), 'revision' => $from + 1]);
+                $document->update(['kind' => $kind, 'position' => $document->kind === $kind ? $document->position : $last, 'content' => $this->encode($canonical), 'revision' => $from + 1]);
                 $this->remember($document, $by->name);
             }
             $this->copyMaterials($project, $by->name);
@@ -143,7 +143,7 @@ final class ProjectStore
      */
     public function draft(Project $project, DocumentKind $kind, array $content): CoreProject
     {
-        $file = array_diff_key($this->file($project), array_flip(['assemblies', 'details', 'site']));
+        $file = array_diff_key($this->file($project), array_flip(['assemblies', 'details', 'openings', 'site']));
         $file = $kind === DocumentKind::Brief
             ? [...array_diff_key($file, array_flip(self::BRIEF)), ...$content]
             : [...$file, $kind->section() => [$content]];
@@ -201,9 +201,11 @@ final class ProjectStore
             $unknown = array_diff_key($content, array_flip(self::BRIEF));
             $file += $unknown;
         } else {
-            $rows = array_filter(array_map(fn (mixed $row): array => (array) $row, $file[$kind->section()] ?? []), fn (array $row): bool => $row['id'] !== $key);
+            foreach ($kind->sharing() as $list) {
+                $file[$list->section()] = array_values(array_filter(array_map(fn (mixed $row): array => (array) $row, $file[$list->section()] ?? []), fn (array $row): bool => $row['id'] !== $key));
+            }
             // The draft goes first, so that a refusal points at place 0 of its list and not at a neighbour.
-            $file[$kind->section()] = [$content, ...array_values($rows)];
+            $file[$kind->section()] = [$content, ...$file[$kind->section()]];
             if (($content['id'] ?? null) !== $key) {
                 throw new FileRefused('/'.$kind->section().'/0/id', json_encode($content['id'] ?? null, JSON_THROW_ON_ERROR), "the id “{$key}” it is saved under");
             }

@@ -10,6 +10,7 @@ use Apron\Detail\Detail;
 use Apron\Inspection\SiteEvent;
 use Apron\Material\Materials;
 use Apron\Quantity\UnitSystem;
+use Apron\Sequence\ScheduledOpening;
 
 /** Everything the core needs to know about one project. */
 final readonly class Project
@@ -18,7 +19,8 @@ final readonly class Project
      * @param  array<string, string>  $schools  question => choice
      * @param  list<Condition>  $conditions
      * @param  list<Assembly>  $assemblies
-     * @param  list<Detail>  $details
+     * @param  list<Detail>  $details  all: those the file gives piece by piece, then those made from the opening schedule
+     * @param  list<ScheduledOpening>  $openings
      * @param  list<SiteEvent>|null  $site  null where the project has no site record
      */
     public function __construct(
@@ -33,14 +35,20 @@ final readonly class Project
         public Materials $materials,
         public array $assemblies,
         public array $details,
+        public array $openings,
         public ?array $site,
     ) {
     }
 
-    /** The head of water the wind holds up, mm: Pa / 9.81. */
     public function headOfWater(): ?float
     {
-        return $this->windPressure === null ? null : $this->windPressure / 9.81;
+        return self::headOf($this->windPressure);
+    }
+
+    /** The head of water a wind holds up, mm: Pa / 9.81. */
+    public static function headOf(?float $windPressure): ?float
+    {
+        return $windPressure === null ? null : $windPressure / 9.81;
     }
 
     /** The same project somewhere else. */
@@ -48,8 +56,16 @@ final readonly class Project
     {
         return new self(
             $this->name, $this->units, $this->schools, $this->windPressure, $climate, $this->indoors, $this->conditions,
-            $this->materials, $this->assemblies, $this->details, $this->site,
+            $this->materials, $this->assemblies, $this->details, $this->openings, $this->site,
         );
+    }
+
+    /** @return list<Detail> those that stand in the file piece by piece */
+    public function ownDetails(): array
+    {
+        $scheduled = array_map(fn (ScheduledOpening $row): string => $row->id, $this->openings);
+
+        return array_values(array_filter($this->details, fn (Detail $detail): bool => ! in_array($detail->id, $scheduled, true)));
     }
 
     public function detail(string $id): ?Detail

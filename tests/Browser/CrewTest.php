@@ -21,8 +21,40 @@ it('makes any detail, draws it facet by facet, and lets a choice of schools chan
         $browser->see('[data-piece=silicone-strip]');
         $browser->until('return document.querySelector("aside [data-finding=\"rain.seal\"]") !== null', 'a joint that relies on its seal');
         saved($browser);
-        $made = array_column(json_decode(fetched($browser, "/api/projects/$project/export.json"), true)['details'], 'generated', 'id')['o6'];
+        $made = array_column(json_decode(fetched($browser, "/api/projects/$project/export.json"), true)['details'], 'generated', 'id')['o8'];
         expect($made['generator'])->toBe('movement-joint')->and($made['parameters']['closed_by'])->toBe('silicone-strip');
+    } finally {
+        $browser->close();
+    }
+});
+
+it('keeps an opening as its sizes until a piece is pulled by hand, and again once that is undone', function () {
+    $browser = new Browser((string) getenv('APRON_URL'));
+    try {
+        $browser->signIn('consultant');
+        $project = copyOfDemo($browser);
+        $file = fn (): array => json_decode(fetched($browser, "/api/projects/$project/export.json"), true);
+        $browser->open("/p/$project/sequences/d3");
+        choose($browser, 'New detail', 'flanged-unit-in-self-adhered');
+        $browser->see('[data-piece=course-above]');
+        // The school of the head is the project's, until this opening says otherwise.
+        $browser->until('return [...document.querySelectorAll("select[aria-label]")].some((s) => s.value === "" && s.selectedOptions[0]?.textContent.startsWith("as usual: shingled"))', 'the school of the project');
+        $stated = array_column($file()['openings'], 'parameters', 'id')['o8'];
+        expect(array_keys($stated))->toBe(['width_mm', 'height_mm', 'depth_mm']);
+
+        foreach (['field', 'pan', 'liner-left'] as $next) {
+            $browser->driver->action()->sendKeys(null, 'p')->perform();
+            $browser->see("[data-editor=$next]");
+        }
+        chord($browser, WebDriverKeys::ALT, WebDriverKeys::ARROW_DOWN);
+        $browser->until('return document.body.textContent.includes("Edited by hand;")', 'a detail of its own');
+        saved($browser);
+        expect(array_column($file()['details'], 'id'))->toContain('o8')->and(array_column($file()['openings'], 'id'))->not->toContain('o8');
+
+        chord($browser, WebDriverKeys::CONTROL, 'z');
+        $browser->until('return !document.body.textContent.includes("Edited by hand;")', 'an opening of the schedule again');
+        saved($browser);
+        expect(array_column($file()['openings'], 'parameters', 'id')['o8'])->toBe($stated)->and(array_column($file()['details'], 'id'))->not->toContain('o8');
     } finally {
         $browser->close();
     }

@@ -55,7 +55,7 @@ it('walks from the brief to the report, and shows what the command line computes
         // 36 in of sill and 150 mm up each jamb; 140 mm of depth and 75 mm on the face.
         $browser->until('const c = document.querySelector("[data-cut=pan]"); return c !== null && c.textContent === "47-13/16 in × 8.46 in"', 'the pan’s cut size');
         saved($browser);
-        expect(json_decode(fetched($browser, "/api/projects/$project/export.json"), true)['details'][0]['opening']['width_mm'])->toEqualWithDelta(914.4, 1e-9);
+        expect(json_decode(fetched($browser, "/api/projects/$project/export.json"), true)['openings'][0]['parameters']['width_mm'])->toEqualWithDelta(914.4, 1e-9);
 
         // 6 On site, on a phone: a short reading, a photograph, a fault, its repair and its re-inspection.
         $browser->size(390, 844, true);

@@ -12,11 +12,11 @@ beforeEach(function () {
 it('makes a detail by each method, from its sizes alone, and it can be saved', function (string $generator) {
     $takes = array_column(array_filter(Generators::named($generator)->parameters(), fn (array $p) => $p['kind'] === 'size'), 'name');
     $sizes = array_intersect_key(['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 150, 'length_mm' => 2000, 'diameter_mm' => 400], array_flip($takes));
-    $sheet = $this->postJson("{$this->path}/generate", ['id' => 'o9', 'title' => 'Nine', 'generator' => $generator, 'parameters' => $sizes])->assertOk()->json();
+    $sheet = $this->postJson("{$this->path}/generate", ['id' => 'o90', 'title' => 'Nine', 'generator' => $generator, 'parameters' => $sizes])->assertOk()->json();
     expect($sheet['detail']['generated']['generator'])->toBe($generator)->and($sheet['rain'])->toHaveCount(count($sheet['steps']))->and(end($sheet['rain'])['safe'])->toBeTrue()
         ->and(array_filter($sheet['findings'], fn (array $f) => $f['severity'] === 'fail'))->toBe([]);
-    $this->putJson("{$this->path}/documents/detail/o9", ['revision' => 0, 'content' => $sheet['detail']])->assertOk();
-    $traced = collect($this->getJson("{$this->path}/assessment")->json('details'))->firstWhere('id', 'o9');
+    $this->putJson("{$this->path}/documents/detail/o90", ['revision' => 0, 'content' => $sheet['detail']])->assertOk();
+    $traced = collect($this->getJson("{$this->path}/assessment")->json('details'))->firstWhere('id', 'o90');
     expect($traced['worst'])->toBe(end($sheet['rain'])['worst']);
 })->with(array_keys(Generators::all()));
 
@@ -124,4 +124,41 @@ it('judges the sheet of a detail by the schools of its project', function () {
     $this->putJson("{$this->path}/documents/brief/{$brief['key']}", ['revision' => $brief['revision'], 'content' => $brief['content']])->assertOk();
     // The project's school makes the joint so by itself, and judges it as that school does.
     expect($sill($this->postJson("{$this->path}/generate", $asked)->json()))->toBe('caution');
+});
+
+it('keeps an opening as its method and sizes, and as a detail of its own once a piece is changed by hand', function () {
+    $row = ['id' => 'o7', 'title' => 'Seven', 'generator' => 'flanged-unit-in-self-adhered', 'parameters' => ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 150]];
+    $this->putJson("{$this->path}/documents/opening/o7", ['revision' => 0, 'content' => $row])->assertOk()->assertJson(['kind' => 'opening', 'revision' => 1]);
+    $made = $this->getJson("{$this->path}/sequences/o7")->assertOk()->json('detail');
+    expect($made['pieces'])->not->toBe([])->and($made['generated']['parameters']['head'])->toBe('shingle');
+
+    // The strip that covers the flange, cut shorter by hand.
+    unset($made['generated']);
+    $made['pieces'][0]['patches'][0]['rect'][2] -= 5;
+    $this->putJson("{$this->path}/documents/detail/o7", ['revision' => 0, 'content' => $made])->assertStatus(409);
+    $this->putJson("{$this->path}/documents/detail/o7", ['revision' => 1, 'content' => $made])->assertOk()->assertJson(['kind' => 'detail', 'revision' => 2]);
+    $file = json_decode($this->get("{$this->path}/export.json")->getContent(), true);
+    expect(array_column($file['details'], 'id'))->toContain('o7')->and(array_column($file['openings'], 'id'))->not->toContain('o7');
+
+    // Undone: a row of the schedule again, under the key and history it had.
+    $this->putJson("{$this->path}/documents/opening/o7", ['revision' => 2, 'content' => $row])->assertOk()->assertJson(['kind' => 'opening', 'revision' => 3]);
+    $documents = $this->getJson($this->path)->json();
+    expect(array_column($documents['openings'], 'key'))->toContain('o7')->and(array_column($documents['details'], 'key'))->not->toContain('o7')
+        ->and($this->project->documents()->where('key', 'o7')->sole()->revisions()->count())->toBe(3);
+    $this->deleteJson("{$this->path}/documents/opening/o7")->assertNoContent();
+    $this->getJson("{$this->path}/sequences/o7")->assertNotFound();
+});
+
+it('refuses an opening it cannot make, with the place, and keeps what is stored', function () {
+    $row = ['id' => 'o9', 'title' => 'Nine', 'generator' => 'door-with-flush-threshold', 'parameters' => ['width_mm' => 90, 'height_mm' => 2200, 'depth_mm' => 150]];
+    $this->putJson("{$this->path}/documents/opening/o9", ['revision' => 1, 'content' => $row])->assertUnprocessable()->assertJson(['pointer' => '/openings/0/parameters/width_mm', 'value' => '90', 'expected' => '300 to 6000 mm']);
+    expect($this->getJson("{$this->path}/sequences/o9")->json('detail.opening.width_mm'))->toEqual(1000);
+});
+
+it('makes the openings again when the project settles its wind', function () {
+    $brief = $this->getJson($this->path)->json('brief');
+    $before = $this->getJson("{$this->path}/sequences/o11")->json('detail.opening.head_of_water_mm');
+    $brief['content']['project']['wind_pressure_pa'] = 720;
+    $this->putJson("{$this->path}/documents/brief/brief", ['revision' => $brief['revision'], 'content' => $brief['content']])->assertOk();
+    expect($before)->toEqualWithDelta(300 / 9.81, 1e-9)->and($this->getJson("{$this->path}/sequences/o11")->json('detail.opening.head_of_water_mm'))->toEqualWithDelta(720 / 9.81, 1e-9);
 });

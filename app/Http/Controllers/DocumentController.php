@@ -18,7 +18,7 @@ class DocumentController
     {
     }
 
-    #[OA\Put(path: '/api/projects/{project}/documents/{kind}/{key}', operationId: 'saveDocument', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string')), new OA\PathParameter(name: 'kind', schema: new OA\Schema(type: 'string', enum: ['brief', 'material', 'assembly', 'detail'])), new OA\PathParameter(name: 'key', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'as saved', content: new OA\JsonContent(ref: '#/components/schemas/Document')), new OA\Response(response: 409, description: 'saved by somebody else in the meantime; both sides'), new OA\Response(response: 422, description: 'cannot be used')])]
+    #[OA\Put(path: '/api/projects/{project}/documents/{kind}/{key}', operationId: 'saveDocument', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string')), new OA\PathParameter(name: 'kind', schema: new OA\Schema(type: 'string', enum: ['brief', 'material', 'assembly', 'detail', 'opening'])), new OA\PathParameter(name: 'key', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'as saved', content: new OA\JsonContent(ref: '#/components/schemas/Document')), new OA\Response(response: 409, description: 'saved by somebody else in the meantime; both sides'), new OA\Response(response: 422, description: 'cannot be used')])]
     public function save(Request $request, Project $project, DocumentKind $kind, string $key): JsonResponse
     {
         $given = $request->validate(['revision' => 'required|integer|min:0', 'content' => 'required|array']);

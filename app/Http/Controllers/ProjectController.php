@@ -61,6 +61,7 @@ class ProjectController
             'brief' => $of(DocumentKind::Brief)[0],
             'assemblies' => $of(DocumentKind::Assembly),
             'details' => $of(DocumentKind::Detail),
+            'openings' => $of(DocumentKind::Opening),
             'materials' => $of(DocumentKind::Material),
         ]);
     }

@@ -43,7 +43,7 @@ class SequenceController
         return new JsonResponse(array_values(array_map(fn (Generator $g): array => [
             'name' => $g->name(),
             'title' => $words->listed('generator', $g->name()),
-            'opening' => in_array('depth_mm', array_column($g->parameters(), 'name'), true),
+            'opening' => in_array($g->name(), Generators::openings(), true),
             'parameters' => array_map(fn (array $p): array => [
                 'label' => $p['situation'] ?? $words->listed($p['kind'] === 'choice' ? 'choice' : 'size', $p['name']),
                 'of' => array_map(fn (string $of): array => ['value' => $of, 'title' => $words->listed('choice', $of)], $p['of']),
@@ -65,7 +65,7 @@ class SequenceController
         $core = $this->store->open($project);
         $parameters = array_map(fn (mixed $value): float|string => is_numeric($value) ? (float) $value : (is_string($value) ? $value : throw new CannotGenerate('parameters', 'a list', 'numbers and material ids')), $given['parameters']);
         $generator = Generators::named($given['generator'] ?? FlangedUnitInFastenedSheet::NAME) ?? throw new \LogicException;
-        $parameters += $this->ofTheProject($core, $generator);
+        $parameters += Generators::settled($generator, $core->schools, $core->headOfWater());
         $detail = $generator->make($given['id'], $given['title'], $parameters, new Materials($core->materials->own, $core->materials->catalogue));
         // Through the reader as well, so that nothing is drawn that could not be saved.
         $read = $this->store->draft($project, DocumentKind::Detail, DetailWriter::write($detail))->details[0];
@@ -155,21 +155,5 @@ class SequenceController
         $core = $this->store->open($project);
 
         return [$core, $core->detail($key) ?? abort(404, "No detail “{$key}” in this project.")];
-    }
-
-    /**
-     * What the project has already settled and a method asks: its wind, and the schools it chose.
-     *
-     * @return array<string, float|string>
-     */
-    private function ofTheProject(CoreProject $core, Generator $generator): array
-    {
-        $takes = array_column($generator->parameters(), 'of', 'name');
-        $settled = $core->headOfWater() === null ? [] : ['head_of_water_mm' => $core->headOfWater()];
-        foreach ($core->schools as $question => $answer) {
-            $settled[str_replace('-', '_', $question)] = $answer;
-        }
-
-        return array_filter($settled, fn (float|string $answer, string $name): bool => isset($takes[$name]) && (is_float($answer) || in_array($answer, $takes[$name], true)), ARRAY_FILTER_USE_BOTH);
     }
 }

@@ -372,18 +372,18 @@ final class DetailFormat
     {
         $node->object(['number', 'does', 'figures'], ['number', 'does']);
 
-        return new Step($node->get('number')->integer(1, 999), $node->get('does')->id(), $this->figures($node->optional('figures')));
+        return new Step($node->get('number')->integer(1, 999), $node->get('does')->id(), self::figures($node->optional('figures')));
     }
 
     private function generated(?Node $node): ?Generated
     {
         $node?->object(['generator', 'parameters'], ['generator', 'parameters']);
 
-        return $node === null ? null : new Generated($node->get('generator')->id(), $this->figures($node->get('parameters')));
+        return $node === null ? null : new Generated($node->get('generator')->id(), self::figures($node->get('parameters')));
     }
 
     /** @return array<string, float|string> */
-    private function figures(?Node $node): array
+    public static function figures(?Node $node): array
     {
         return array_map(fn (Node $n): float|string => $n->isText() ? $n->text() : $n->number(), $node?->entries() ?? []);
     }

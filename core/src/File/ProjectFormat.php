@@ -12,13 +12,14 @@ use Apron\Material\Materials;
 use Apron\Project;
 use Apron\Quantity\UnitSystem;
 use Apron\Schools;
+use Apron\Sequence\ScheduledOpening;
 
 /** The one door: a project file in, a Project out, and back. */
 final class ProjectFormat
 {
     public const FORMAT = 'apron-project/1';
 
-    private const SECTIONS = ['format', 'project', 'climate', 'indoor', 'conditions', 'materials', 'assemblies', 'details', 'site'];
+    private const SECTIONS = ['format', 'project', 'climate', 'indoor', 'conditions', 'materials', 'assemblies', 'details', 'openings', 'site'];
 
     /** @throws FileRefused */
     public static function parse(string $json, Catalogue $catalogue): Project
@@ -36,19 +37,23 @@ final class ProjectFormat
         $materials = new Materials(self::byId($node->optional('materials'), MaterialFormat::read(...)), $catalogue);
 
         $schools = self::schools($project->optional('schools'));
+        $wind = $project->optional('wind_pressure_pa')?->positive(5000, 'Pa');
+        $details = self::byId($node->optional('details'), fn (Node $n) => DetailFormat::read($n, $materials));
+        $openings = self::byId($node->optional('openings'), fn (Node $n) => OpeningFormat::read($n, $materials, $schools, Project::headOf($wind)), $details);
         $films = SurfaceFilms::from($schools['films'] ?? 'iso');
 
         return new Project(
             name: $project->get('name')->text(),
             units: $project->get('units')->oneOf(UnitSystem::class),
             schools: $schools,
-            windPressure: $project->optional('wind_pressure_pa')?->positive(5000, 'Pa'),
+            windPressure: $wind,
             climate: $climate,
             indoors: $node->has('indoor') ? ClimateFormat::indoors($node->get('indoor'), $climate) : null,
             conditions: array_map(ClimateFormat::condition(...), $node->optional('conditions')?->items() ?? []),
             materials: $materials,
             assemblies: array_values(self::byId($node->optional('assemblies'), fn (Node $n) => AssemblyFormat::read($n, $materials, $films, $climate))),
-            details: array_values(self::byId($node->optional('details'), fn (Node $n) => DetailFormat::read($n, $materials))),
+            details: [...array_values($details), ...array_map(fn (ScheduledOpening $row): Detail => $row->detail, array_values($openings))],
+            openings: array_values($openings),
             site: $node->has('site') ? SiteFormat::read($node->get('site')) : null,
         );
     }
@@ -72,7 +77,8 @@ final class ProjectFormat
             'conditions' => array_map(fn (Condition $c): array => ClimateFormat::writeCondition($c), $project->conditions),
             'materials' => array_map(fn (Material $m): array => MaterialFormat::write($m), array_values($project->materials->own)),
             'assemblies' => array_map(AssemblyFormat::write(...), $project->assemblies),
-            'details' => array_map(fn (Detail $d): array => DetailWriter::write($d), $project->details),
+            'details' => array_map(fn (Detail $d): array => DetailWriter::write($d), $project->ownDetails()),
+            'openings' => array_map(OpeningFormat::write(...), $project->openings),
             'site' => $events === [] ? null : ['events' => array_map(SiteFormat::write(...), $events)],
         ]);
     }
@@ -103,15 +109,16 @@ final class ProjectFormat
      * @template T of object{id: string}
      *
      * @param  callable(Node): T  $read
+     * @param  array<string, object>  $beside  rows of another list whose ids are taken too
      * @return array<string, T> by id
      */
-    private static function byId(?Node $list, callable $read): array
+    private static function byId(?Node $list, callable $read, array $beside = []): array
     {
         $rows = [];
         foreach ($list?->items() ?? [] as $node) {
             $row = $read($node);
-            if (isset($rows[$row->id])) {
-                $node->get('id')->refuse('an id that no other in this list has');
+            if (isset($rows[$row->id]) || isset($beside[$row->id])) {
+                $node->get('id')->refuse('an id that no other in this list has'.($beside === [] ? '' : ', nor a detail'));
             }
             $rows[$row->id] = $row;
         }

@@ -30,6 +30,33 @@ final class Generators
         return $all;
     }
 
+    /** @return list<string> the names of those that dress an opening */
+    public static function openings(): array
+    {
+        return array_map(fn (string $class): string => $class::NAME, [...self::OPENINGS, RoundUnit::class, TriangularUnit::class]);
+    }
+
+    /**
+     * What the project has already settled and a method asks: its wind, and the schools it chose.
+     *
+     * @param  array<string, string>  $schools  question => choice
+     * @param  float|null  $headOfWater  mm
+     * @return array<string, float|string> parameters
+     */
+    public static function settled(Generator $generator, array $schools, ?float $headOfWater): array
+    {
+        $takes = array_column($generator->parameters(), 'of', 'name');
+        $settled = isset($takes['head_of_water_mm']) && $headOfWater !== null ? ['head_of_water_mm' => $headOfWater] : [];
+        foreach ($schools as $question => $answer) {
+            $name = str_replace('-', '_', $question);
+            if (in_array($answer, $takes[$name] ?? [], true)) {
+                $settled[$name] = $answer;
+            }
+        }
+
+        return $settled;
+    }
+
     public static function named(string $name): ?Generator
     {
         return self::all()[$name] ?? null;

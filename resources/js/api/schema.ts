@@ -891,6 +891,15 @@ export interface components {
                 };
             };
         };
+        /** @description An opening as a method and its sizes: its pieces are made when the file is read. */
+        ScheduledOpening: {
+            id: string;
+            title: string;
+            generator: string;
+            parameters: {
+                [key: string]: number | string;
+            };
+        };
         SiteEvent: {
             id: string;
             /** @enum {string} */
@@ -939,6 +948,7 @@ export interface components {
             materials?: components["schemas"]["Material"][];
             assemblies?: components["schemas"]["Assembly"][];
             details?: components["schemas"]["Detail"][];
+            openings?: components["schemas"]["ScheduledOpening"][];
             site?: {
                 events?: components["schemas"]["SiteEvent"][];
             };
@@ -1183,6 +1193,12 @@ export interface components {
                 key: string;
                 revision: number;
                 content: components["schemas"]["Detail"];
+            }[];
+            openings: {
+                kind: string;
+                key: string;
+                revision: number;
+                content: components["schemas"]["ScheduledOpening"];
             }[];
             materials: {
                 kind: string;
@@ -1683,7 +1699,7 @@ export interface operations {
             header?: never;
             path: {
                 project: string;
-                kind: "brief" | "material" | "assembly" | "detail";
+                kind: "brief" | "material" | "assembly" | "detail" | "opening";
                 key: string;
             };
             cookie?: never;

@@ -10,6 +10,7 @@ export type Climate = Schemas['Climate'];
 export type IndoorAir = Schemas['IndoorAir'];
 export type BriefContent = Schemas['BriefContent'];
 export type Detail = Schemas['Detail'];
+export type ScheduledOpening = Schemas['ScheduledOpening'];
 export type Piece = Schemas['Piece'];
 export type Patch = Schemas['Patch'];
 export type Assessment = Schemas['Assessment'];

@@ -122,7 +122,7 @@ function Finder({ open, close }: { open: boolean; close: () => void }) {
   const all = [
     ...STEPS.map((s) => ({ name: `${s.key} · ${s.title}`, to: `/p/${project}/${s.path}` })),
     ...(documents.data?.assemblies ?? []).map((d) => ({ name: `Assembly ${d.key} · ${d.content.name}`, to: `/p/${project}/assemblies/${d.key}` })),
-    ...(documents.data?.details ?? []).map((d) => ({ name: `Sequence ${d.key} · ${d.content.title}`, to: `/p/${project}/sequences/${d.key}` })),
+    ...[...(documents.data?.details ?? []), ...(documents.data?.openings ?? [])].map((d) => ({ name: `Sequence ${d.key} · ${d.content.title}`, to: `/p/${project}/sequences/${d.key}` })),
     ...(assessment.data?.findings ?? []).map((f) => ({ name: `${f.severity} · ${f.title}`, to: placeOf(project, f.subject) })),
   ];
   const found = all.filter((row) => words.toLowerCase().split(/\s+/).every((w) => row.name.toLowerCase().includes(w))).slice(0, 12);

@@ -5,7 +5,7 @@ import { useProjectId, useRefresh } from '../api/hooks';
 import { Sheet } from './Frame';
 
 /** Takes an assembly, a detail or a material out of the project, after asking: this is not undone. */
-export function RemoveDocument({ kind, id, name, lost, after }: { kind: 'assembly' | 'detail' | 'material'; id: string; name: string; lost: string; after: string }) {
+export function RemoveDocument({ kind, id, name, lost, after }: { kind: 'assembly' | 'detail' | 'opening' | 'material'; id: string; name: string; lost: string; after: string }) {
   const project = useProjectId();
   const refresh = useRefresh();
   const navigate = useNavigate();

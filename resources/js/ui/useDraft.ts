@@ -9,8 +9,12 @@ interface Kept<T> {
   future: T[];
 }
 
-/** What a document is being turned into: changed at once, saved by itself a moment later, undone and redone as saves. */
-export function useDraft<T>(doc: Doc<T>, mayEdit: boolean) {
+/**
+ * What a document is being turned into: changed at once, saved by itself a moment later, undone and redone as saves.
+ *
+ * @param kindOf where a change may make it a document of another kind
+ */
+export function useDraft<T>(doc: Doc<T>, mayEdit: boolean, kindOf?: (content: T) => string) {
   const project = useProjectId();
   const refresh = useRefresh();
   const [kept, setKept] = useState<Kept<T>>({ content: doc.content, past: [], future: [] });
@@ -28,7 +32,7 @@ export function useDraft<T>(doc: Doc<T>, mayEdit: boolean) {
     setState('saving');
     const sent = latest.current;
     try {
-      const answer = await put<Doc<T>>(`/projects/${project}/documents/${doc.kind}/${encodeURIComponent(doc.key)}`, { revision: revision.current, content: sent });
+      const answer = await put<Doc<T>>(`/projects/${project}/documents/${kindOf?.(sent) ?? doc.kind}/${encodeURIComponent(doc.key)}`, { revision: revision.current, content: sent });
       revision.current = answer.revision;
       saved.current = sent;
       setRefused(null);

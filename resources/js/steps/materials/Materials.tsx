@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { useDocuments, useMaterials, useProjectId } from '../../api/hooks';
-import type { Assembly, Detail, Doc, Material } from '../../api/types';
+import { useDocuments, useMaterials, useMethods, useProjectId } from '../../api/hooks';
+import type { Assembly, Detail, Doc, Material, Method, ScheduledOpening } from '../../api/types';
 import { MaterialMap, permeanceOf, thicknessOf } from '../../drawing/MaterialMap';
 import { show } from '../../quantity/show';
 import { Frame } from '../../ui/Frame';
@@ -14,6 +14,7 @@ import { OwnMaterial } from './OwnMaterial';
 export default function Materials() {
   const documents = useDocuments();
   const list = useMaterials();
+  const methods = useMethods().data;
   const project = useProjectId();
   const navigate = useNavigate();
   const { key } = useParams();
@@ -23,7 +24,7 @@ export default function Materials() {
   const [editing, setEditing] = useState<Material | 'new' | null>(null);
   const materials = useMemo(() => list.data ?? [], [list.data]);
   const own = (documents.data?.materials ?? []) as Doc<Material>[];
-  const uses = useMemo(() => usesOf((documents.data?.assemblies ?? []) as Doc<Assembly>[], (documents.data?.details ?? []) as Doc<Detail>[]), [documents.data]);
+  const uses = useMemo(() => usesOf((documents.data?.assemblies ?? []) as Doc<Assembly>[], (documents.data?.details ?? []) as Doc<Detail>[], documents.data?.openings ?? [], methods ?? []), [documents.data, methods]);
   const isOwn = (m: Material) => own.some((d) => d.key === m.id) && m.catalogue === undefined;
   const found = materials.filter((m) => words.toLowerCase().split(/\s+/).every((w) => `${m.name} ${m.family ?? ''} ${m.id}`.toLowerCase().includes(w)) && (only === 'all' || (only === 'own' ? isOwn(m) : uses.has(m.id))));
   const selected = materials.find((m) => m.id === key);
@@ -68,7 +69,7 @@ export default function Materials() {
 
 interface Use { name: string; to: string }
 
-function usesOf(assemblies: Doc<Assembly>[], details: Doc<Detail>[]): Map<string, Use[]> {
+function usesOf(assemblies: Doc<Assembly>[], details: Doc<Detail>[], openings: Doc<ScheduledOpening>[], methods: Method[]): Map<string, Use[]> {
   const uses = new Map<string, Use[]>();
   const add = (id: string, use: Use) => { if (!uses.get(id)?.some((u) => u.to === use.to)) uses.set(id, [...(uses.get(id) ?? []), use]); };
   for (const d of assemblies) {
@@ -78,6 +79,10 @@ function usesOf(assemblies: Doc<Assembly>[], details: Doc<Detail>[]): Map<string
     }
   }
   for (const d of details) for (const piece of d.content.pieces) add(piece.material, { name: `${d.key} ${d.content.title}`, to: `sequences/${d.key}` });
+  for (const { key, content } of openings) {
+    const takes = methods.find((m) => m.name === content.generator)?.parameters.filter((p) => p.kind === 'material') ?? [];
+    for (const p of takes) add(String(content.parameters[p.name] ?? p.value), { name: `${key} ${content.title}`, to: `sequences/${key}` });
+  }
   return uses;
 }
 

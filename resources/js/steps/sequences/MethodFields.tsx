@@ -3,6 +3,8 @@ import { QuantityField } from '../../ui/QuantityField';
 
 interface Props {
   detail: Detail;
+  /** what is stated for this opening alone; the rest follows the project and the trade */
+  own?: Record<string, number | string> | undefined;
   methods: Method[];
   materials: Material[];
   mayEdit: boolean;
@@ -14,7 +16,7 @@ interface Props {
 const numeric = (value: unknown) => (typeof value === 'number' ? value : undefined);
 
 /** How a detail is made: the method, its sizes, the schools it lets one choose, and behind a fold the figures of the trade and materials it starts from. */
-export function MethodFields({ detail, methods, materials, mayEdit, make, onMethod }: Props) {
+export function MethodFields({ detail, own, methods, materials, mayEdit, make, onMethod }: Props) {
   const name = detail.generated?.generator ?? '';
   const method = methods.find((m) => m.name === name);
   if (!method) {
@@ -22,7 +24,9 @@ export function MethodFields({ detail, methods, materials, mayEdit, make, onMeth
     return of ? <p className="text-faint">Edited by hand; no longer made from its sizes. Undo brings that back.</p> : null;
   }
   const given = (detail.generated?.parameters ?? {}) as Record<string, number | string>;
-  const set = (parameter: string, value: number | string) => make(name, { ...given, [parameter]: value }, parameter);
+  const set = (parameter: string, value: number | string) => make(name, { ...(own ?? given), [parameter]: value }, parameter);
+  /** Back to what the project has settled, or the usual. */
+  const unset = (parameter: string) => make(name, Object.fromEntries(Object.entries(own ?? {}).filter(([p]) => p !== parameter)), parameter);
   const of = (kind: string) => method.parameters.filter((p) => p.kind === kind);
   return (
     <>
@@ -40,7 +44,10 @@ export function MethodFields({ detail, methods, materials, mayEdit, make, onMeth
       </label>
       {of('choice').map((p) => (
         <label key={p.name}><span className="mr-1 text-faint">{p.label}</span>
-          <select aria-label={p.label} value={String(given[p.name] ?? p.value)} disabled={!mayEdit} onChange={(e) => set(p.name, e.target.value)}>{p.of.map((o) => <option key={o.value} value={o.value}>{o.title}</option>)}</select>
+          <select aria-label={p.label} value={own && own[p.name] === undefined ? '' : String(given[p.name] ?? p.value)} disabled={!mayEdit} onChange={(e) => { if (e.target.value === '') unset(p.name); else set(p.name, e.target.value); }}>
+            {own && <option value="">as usual{own[p.name] === undefined ? `: ${p.of.find((o) => o.value === String(given[p.name] ?? p.value))?.title ?? ''}` : ''}</option>}
+            {p.of.map((o) => <option key={o.value} value={o.value}>{o.title}</option>)}
+          </select>
         </label>
       ))}
       <details className="basis-full text-[12px]">

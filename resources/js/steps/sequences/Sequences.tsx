@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useDocuments, useMaterials, useMethods, useProjectId, useSequence } from '../../api/hooks';
 import { post, put, Refused } from '../../api/client';
-import type { Detail, Doc, Patch, RainStrip, SequenceSheet } from '../../api/types';
+import type { Detail, Doc, Patch, RainStrip, ScheduledOpening, SequenceSheet } from '../../api/types';
 import { InsertPiece } from './InsertPiece';
 import { FIRST, MethodFields, MethodOptions } from './MethodFields';
 import { nudged, PieceEditor, withPiece } from './PieceEditor';
@@ -22,14 +22,19 @@ import { useUnits } from '../../ui/units';
 
 const OWN_KEYS: [string, string][] = [['n', 'a piece of one’s own, inserted on the drawing'], ['c', 'step cards for the crew, to print'], ['j', 'the joint: pieces round the unit, and its depth'], ['t', 'try it: put the steps in order, run the rain'], ['r', 'run the rain on it as it stands after this step; again to stop'], ['[ ]', 'the strip of rain before, the next'], ['p P', 'the next piece, the one before'], ['Alt+arrows', 'nudge the chosen piece by 5 mm; with none chosen, Alt+← → moves the step'], ['d', 'the drawing after this step as an SVG file, 1:10'], ['← →', 'a step back, a step on'], ['Home End', 'the first step, the last']];
 
+/** An opening of the schedule, made from its sizes; or a detail that stands piece by piece. */
+type Sequence = ScheduledOpening | Detail;
+const scheduled = (content: Sequence): content is ScheduledOpening => 'generator' in content;
+const kindOf = (content: Sequence) => (scheduled(content) ? 'opening' : 'detail');
+
 export default function Sequences() {
   const documents = useDocuments();
   const { key } = useParams();
   const project = useProjectId();
   const navigate = useNavigate();
   const [why, setWhy] = useState<string | null>(null);
-  const all = documents.data?.details as Doc<Detail>[] | undefined;
-  const doc = all?.find((d) => d.key === key) ?? (key === undefined ? all?.[0] : undefined);
+  const all: Doc<Sequence>[] | undefined = documents.data && [...documents.data.details, ...documents.data.openings].sort((a, b) => a.key.localeCompare(b.key, 'en', { numeric: true }));
+  const doc = all?.find((d) => d.key === key) ?? (key === undefined ? all?.find((d) => scheduled(d.content) || d.content.opening) ?? all?.[0] : undefined);
   const mayEdit = documents.data?.may_edit ?? false;
 
   const methods = useMethods().data ?? [];
@@ -41,8 +46,9 @@ export default function Sequences() {
     while (taken.has(`o${n}`)) n++;
     const parameters = Object.fromEntries(method.parameters.filter((p) => p.kind === 'size').map((p) => [p.name, FIRST[p.name] ?? 600]));
     try {
-      const made = await post<SequenceSheet>(`/projects/${project}/generate`, { id: `o${n}`, title: `${method.opening ? 'Opening' : 'Detail'} ${n}, ${method.title}`, generator, parameters });
-      await put(`/projects/${project}/documents/detail/o${n}`, { revision: 0, content: made.detail });
+      const row: ScheduledOpening = { id: `o${n}`, title: `${method.opening ? 'Opening' : 'Detail'} ${n}, ${method.title}`, generator, parameters };
+      const content = method.opening ? row : (await post<SequenceSheet>(`/projects/${project}/generate`, row)).detail;
+      await put(`/projects/${project}/documents/${kindOf(content)}/o${n}`, { revision: 0, content });
       await documents.refetch();
       navigate(`/p/${project}/sequences/o${n}`);
     } catch (error) {
@@ -68,20 +74,22 @@ export default function Sequences() {
   return <SequenceView key={doc.key} doc={doc} list={list} mayEdit={mayEdit} />;
 }
 
-function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.ReactNode; mayEdit: boolean }) {
-  const draft = useDraft(doc, mayEdit);
+function SequenceView({ doc, list, mayEdit }: { doc: Doc<Sequence>; list: React.ReactNode; mayEdit: boolean }) {
+  const draft = useDraft(doc, mayEdit, kindOf);
   const project = useProjectId();
   const { units } = useUnits();
   const navigate = useNavigate();
   const stored = useSequence(doc.key);
-  const [made, setMade] = useState<SequenceSheet>();
+  // Sheets already drawn, so that undo and redo draw at once; the stored sheet follows when a draft has been saved.
+  const drawn = useRef(new WeakMap<Sequence, SequenceSheet>());
   const [step, setStep] = useState<number>();
   const [piece, setPiece] = useState<string | null>(null);
   const [why, setWhy] = useState<string | null>(null);
   const [raining, setRaining] = useState(false);
   const [strip, setStrip] = useState<number | null>(null);
-  // What was generated a moment ago is drawn at once; the stored sheet follows when it has been saved.
-  const sheet = made && made.detail === draft.content ? made : stored.data && { ...stored.data, detail: draft.content };
+  const row = scheduled(draft.content) ? draft.content : null;
+  const sheet = drawn.current.get(draft.content) ?? (stored.data && { ...stored.data, detail: scheduled(draft.content) ? stored.data.detail : draft.content });
+  const detail = scheduled(draft.content) ? sheet?.detail : draft.content;
   const last = sheet?.steps.at(-1)?.number ?? 1;
   const at = Math.min(step ?? last, last);
   const go = (to: number) => { setStep(Math.max(1, Math.min(last, to))); setPiece(null); setStrip(null); };
@@ -96,7 +104,7 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
     if (drawing) save(`${doc.key}-step-${at}.svg`, standAlone(drawing, `${draft.content.title}, after step ${at}`));
   };
   useKeys({ d: saveDrawing, ArrowRight: () => go(at + 1), ArrowLeft: () => go(at - 1), Home: () => go(1), End: () => go(last), r: () => { setRaining((on) => !on); setStrip(null); }, ']': () => walk(1), '[': () => walk(-1), undo: draft.undo, redo: draft.redo });
-  useEffect(() => setMade(undefined), [units]);
+  useEffect(() => { drawn.current = new WeakMap(); }, [units]);
 
   const methods = useMethods().data ?? [];
   const materials = useMaterials().data ?? [];
@@ -108,10 +116,12 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
     const stop = new AbortController();
     asking.current = stop;
     try {
-      const next = await post<SequenceSheet>(`/projects/${project}/generate`, { id: doc.key, title: draft.content.title, generator, parameters, units }, stop.signal);
-      setMade(next);
+      const made: ScheduledOpening = { id: doc.key, title: draft.content.title, generator, parameters };
+      const next = await post<SequenceSheet>(`/projects/${project}/generate`, { ...made, units }, stop.signal);
+      const content = methods.find((m) => m.name === generator)?.opening ? made : next.detail;
+      drawn.current.set(content, next);
       setWhy(null);
-      draft.change(next.detail, run);
+      draft.change(content, run);
     } catch (error) {
       if (error instanceof Refused) setWhy(error.message);
       else if (!stop.signal.aborted) setWhy('The server does not answer: the drawing is as it was.');
@@ -124,7 +134,7 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
     asking.current = stop;
     try {
       const next = await post<SequenceSheet>(`/projects/${project}/sheet`, { content, units }, stop.signal);
-      setMade({ ...next, detail: content });
+      drawn.current.set(content, { ...next, detail: content });
       setWhy(null);
       draft.change(content, run);
     } catch (error) {
@@ -133,13 +143,13 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
     }
   };
   const nudge = (du: number, dv: number) => {
-    const chosenPiece = draft.content.pieces.find((p) => p.id === piece);
-    if (mayEdit && chosenPiece) void edit(withPiece(draft.content, nudged(chosenPiece, du, dv)), `nudge ${chosenPiece.id}`);
+    const chosenPiece = detail?.pieces.find((p) => p.id === piece);
+    if (mayEdit && detail && chosenPiece) void edit(withPiece(detail, nudged(chosenPiece, du, dv)), `nudge ${chosenPiece.id}`);
   };
   /** Step `at` changes places with its neighbour, unless a reason ties them. */
   const moveStep = (by: 1 | -1) => {
     const [first, second] = by === 1 ? [at, at + 1] : [at - 1, at];
-    if (!mayEdit || !sheet || first < 1 || second > last) return;
+    if (!mayEdit || !sheet || !detail || first < 1 || second > last) return;
     const tie = sheet.reasons.find((r) => r.before === first && r.after === second);
     if (tie) {
       setWhy(`Step ${second} stays after step ${first}: ${tie.why}.`);
@@ -147,26 +157,26 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
     }
     const swap = (n: number) => (n === first ? second : n === second ? first : n);
     const content: Detail = {
-      ...draft.content,
-      pieces: draft.content.pieces.map((p) => ({ ...p, step: swap(p.step), patches: p.patches.map((q) => (q.step === undefined ? q : { ...q, step: swap(q.step) })) })),
-      ...(draft.content.steps ? { steps: draft.content.steps.map((s) => ({ ...s, number: swap(s.number) })).sort((a, b) => a.number - b.number) } : {}),
+      ...detail,
+      pieces: detail.pieces.map((p) => ({ ...p, step: swap(p.step), patches: p.patches.map((q) => (q.step === undefined ? q : { ...q, step: swap(q.step) })) })),
+      ...(detail.steps ? { steps: detail.steps.map((s) => ({ ...s, number: swap(s.number) })).sort((a, b) => a.number - b.number) } : {}),
     };
     delete content.generated;
     void edit(content, 'order');
     setStep(swap(at));
   };
   const walkPieces = (by: number) => {
-    const ids = draft.content.pieces.filter((p) => p.step <= at).map((p) => p.id);
+    const ids = (detail?.pieces ?? []).filter((p) => p.step <= at).map((p) => p.id);
     setStrip(null);
     setPiece((id) => ids[(ids.indexOf(id ?? '') + by + ids.length) % Math.max(1, ids.length)] ?? null);
   };
   useKeys({ n: () => { if (mayEdit) setInserting(!inserting); }, c: () => navigate(`/p/${project}/sequences/${doc.key}/cards`), j: () => navigate(`/p/${project}/sequences/${doc.key}/joint`), t: () => navigate(`/p/${project}/sequences/${doc.key}/try`), p: () => walkPieces(1), P: () => walkPieces(-1), 'Alt+ArrowLeft': () => { if (piece) nudge(-5, 0); else moveStep(-1); }, 'Alt+ArrowRight': () => { if (piece) nudge(5, 0); else moveStep(1); }, 'Alt+ArrowUp': () => nudge(0, 5), 'Alt+ArrowDown': () => nudge(0, -5) });
   const dragPatch = (patch: Patch, side: number | null, by: [number, number]) => {
-    const of = draft.content.pieces.find((p) => p.patches.includes(patch));
-    if (!of) return;
+    const of = detail?.pieces.find((p) => p.patches.includes(patch));
+    if (!detail || !of) return;
     // Pulled as a whole, all of the piece on that facet goes along; by an edge, only that patch.
     const patches = of.patches.map((q) => (q === patch || (side === null && q.facet === patch.facet) ? { ...q, rect: dragged(q.rect as Box, side, by) as Patch['rect'] } : q));
-    void edit(withPiece(draft.content, { ...of, patches }));
+    void edit(withPiece(detail, { ...of, patches }));
   };
   return (
     <Frame sheet={`5 Sequence ${doc.key}`} keys={OWN_KEYS} reckoning={sheet && <StepCard {...{ sheet, step: at, piece, draft, mayEdit, chosen }} edit={(content, run) => void edit(content, run)} />}>
@@ -181,10 +191,10 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
           <Link className="act" to={`/p/${project}/sequences/${doc.key}/cards`}>step cards <span className="key">c</span></Link>
           <Link className="act" to={`/p/${project}/sequences/${doc.key}/joint`}>the joint <span className="key">j</span></Link>
           <Link className="act" to={`/p/${project}/sequences/${doc.key}/try`}>try it <span className="key">t</span></Link>
-          {mayEdit && <span className="ml-auto"><RemoveDocument kind="detail" id={doc.key} name={draft.content.title} lost="Its checks go with it; what was read on site stays in the record." after={`/p/${project}/sequences`} /></span>}
+          {mayEdit && <span className="ml-auto"><RemoveDocument kind={kindOf(doc.content)} id={doc.key} name={draft.content.title} lost="Its checks go with it; what was read on site stays in the record." after={`/p/${project}/sequences`} /></span>}
         </div>
-        <div className="flex flex-wrap items-baseline gap-x-4 pt-1"><MethodFields detail={draft.content} {...{ methods, materials, mayEdit }} make={(generator, parameters, run) => void make(generator, parameters, run)} onMethod={() => setStep(undefined)} /></div>
-        {inserting && <InsertPiece detail={draft.content} materials={materials} apply={(next, id) => { setStep(undefined); void edit(next).then(() => setPiece(id)); }} onDone={() => setInserting(false)} />}
+        <div className="flex flex-wrap items-baseline gap-x-4 pt-1">{sheet && <MethodFields detail={sheet.detail} own={row?.parameters} {...{ methods, materials, mayEdit }} make={(generator, parameters, run) => void make(generator, parameters, run)} onMethod={() => setStep(undefined)} />}</div>
+        {inserting && detail && <InsertPiece detail={detail} materials={materials} apply={(next, id) => { setStep(undefined); void edit(next).then(() => setPiece(id)); }} onDone={() => setInserting(false)} />}
         {why && <p role="alert" className="text-fail">{why}</p>}
         <div ref={paper} className="min-h-0 grow py-1">{sheet && <Unfolded sheet={sheet} step={at} units={units} selected={piece} onSelect={(id) => { setPiece(id); setStrip(null); }} onDrag={mayEdit ? dragPatch : undefined} {...(raining ? { rain: strips, strip: chosen, onStrip: (r) => { setStrip(strips.indexOf(r)); setPiece(null); }, running: true } : {})} />}</div>
         <ol className="flex gap-[6px] pb-1" aria-label="Steps of the work">
@@ -203,7 +213,7 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Detail>; list: React.Re
 
 const RELEASED: Record<string, string> = { top: 'at the top of the face', face: 'behind the cladding', unit: 'at the unit', penetration: 'at the pipe', fastener: 'at the fastener' };
 
-function StepCard({ sheet, step, piece, draft, mayEdit, chosen: strip, edit }: { edit: (detail: Detail, run?: string) => void; sheet: SequenceSheet; step: number; piece: string | null; draft: ReturnType<typeof useDraft<Detail>>; mayEdit: boolean; chosen: RainStrip | null }) {
+function StepCard({ sheet, step, piece, draft, mayEdit, chosen: strip, edit }: { edit: (detail: Detail, run?: string) => void; sheet: SequenceSheet; step: number; piece: string | null; draft: ReturnType<typeof useDraft<Sequence>>; mayEdit: boolean; chosen: RainStrip | null }) {
   const { units } = useUnits();
   const other = units === 'si' ? 'us' : 'si';
   const now = sheet.steps.find((s) => s.number === step);
@@ -235,7 +245,7 @@ function StepCard({ sheet, step, piece, draft, mayEdit, chosen: strip, edit }: {
         </dl>
       ))}
       {!chosen && <Oblique sheet={sheet} step={step} />}
-      {chosen && <PieceEditor detail={draft.content} piece={chosen} mayEdit={mayEdit} apply={edit} />}
+      {chosen && <PieceEditor detail={sheet.detail} piece={chosen} mayEdit={mayEdit} apply={edit} />}
       {!chosen && now && <p className="border-t border-hair py-2">{now.how}</p>}
       {!chosen && now?.caution && <p className="border-t border-hair py-2 text-caution">{now.caution}</p>}
       {!chosen && sheet.reasons.some((r) => r.after === step) && (
