@@ -20,13 +20,13 @@ use Illuminate\Database\Eloquent\Model;
  */
 class DrillRun extends Model
 {
-    protected $fillable = ['project_id', 'detail', 'title', 'by', 'order', 'tries', 'broken', 'worst'];
+    protected $fillable = ['project_id', 'detail', 'title', 'by', 'order', 'tries', 'broken', 'worst', 'created_at'];
 
     protected $casts = ['order' => 'array'];
 
     /** @return array<string, mixed> */
     public function toShape(): array
     {
-        return ['detail' => $this->detail, 'title' => $this->title, 'by' => $this->by, 'order' => $this->order, 'tries' => $this->tries, 'broken' => $this->broken, 'worst' => $this->worst, 'at' => $this->created_at?->toIso8601ZuluString()];
+        return ['detail' => $this->detail, 'title' => $this->title, 'by' => $this->by, 'at' => $this->created_at?->toIso8601ZuluString(), 'order' => $this->order, 'tries' => $this->tries, 'broken' => $this->broken, 'worst' => $this->worst];
     }
 }

@@ -4,6 +4,7 @@ namespace App\Project;
 
 use App\Models\Document;
 use App\Models\DocumentKind;
+use App\Models\DrillRun;
 use App\Models\Project;
 use App\Models\SiteEvent;
 use App\Models\User;
@@ -39,6 +40,7 @@ final class ProjectStore
                 $file[$document->kind->section()][] = json_decode($document->content);
             }
         }
+        $file['training'] = DrillRun::where('project_id', $project->id)->orderBy('id')->get()->map(fn (DrillRun $run): array => $run->toShape())->all();
         $events = $project->siteEvents()->get()->map(fn (SiteEvent $event): mixed => json_decode($event->content))->all();
         $file['site'] = $events === [] ? null : ['events' => $events];
 
@@ -82,6 +84,9 @@ final class ProjectStore
                 foreach (array_values($file[$kind->section()] ?? []) as $position => $content) {
                     $this->write($project, $kind, $content['id'], $position, $content, $by);
                 }
+            }
+            foreach ($file['training'] ?? [] as $run) {
+                DrillRun::create(['project_id' => $project->id, 'created_at' => $run['at']] + array_diff_key($run, ['at' => true]));
             }
             foreach ($file['site']['events'] ?? [] as $event) {
                 $this->writeEvent($project, $event);
@@ -143,7 +148,7 @@ final class ProjectStore
      */
     public function draft(Project $project, DocumentKind $kind, array $content): CoreProject
     {
-        $file = array_diff_key($this->file($project), array_flip(['assemblies', 'details', 'openings', 'site']));
+        $file = array_diff_key($this->file($project), array_flip(['assemblies', 'details', 'openings', 'training', 'site']));
         $file = $kind === DocumentKind::Brief
             ? [...array_diff_key($file, array_flip(self::BRIEF)), ...$content]
             : [...$file, $kind->section() => [$content]];

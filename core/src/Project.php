@@ -11,6 +11,7 @@ use Apron\Inspection\SiteEvent;
 use Apron\Material\Materials;
 use Apron\Quantity\UnitSystem;
 use Apron\Sequence\ScheduledOpening;
+use Apron\Sequence\Training;
 
 /** Everything the core needs to know about one project. */
 final readonly class Project
@@ -21,6 +22,7 @@ final readonly class Project
      * @param  list<Assembly>  $assemblies
      * @param  list<Detail>  $details  all: those the file gives piece by piece, then those made from the opening schedule
      * @param  list<ScheduledOpening>  $openings
+     * @param  list<Training>  $training  oldest first
      * @param  list<SiteEvent>|null  $site  null where the project has no site record
      */
     public function __construct(
@@ -36,6 +38,7 @@ final readonly class Project
         public array $assemblies,
         public array $details,
         public array $openings,
+        public array $training,
         public ?array $site,
     ) {
     }
@@ -56,7 +59,7 @@ final readonly class Project
     {
         return new self(
             $this->name, $this->units, $this->schools, $this->windPressure, $climate, $this->indoors, $this->conditions,
-            $this->materials, $this->assemblies, $this->details, $this->openings, $this->site,
+            $this->materials, $this->assemblies, $this->details, $this->openings, $this->training, $this->site,
         );
     }
 

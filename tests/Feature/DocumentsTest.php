@@ -2,6 +2,7 @@
 
 use App\Models\Document;
 use App\Models\DocumentKind;
+use App\Models\DrillRun;
 use App\Models\Organisation;
 use App\Models\Photograph;
 use App\Project\ProjectArchive;
@@ -85,7 +86,7 @@ it('goes out, comes in and goes out again as the same bytes, photographs and all
     $again = $archive->import($first, $consultant);
     $second = $archive->export($again);
     expect(file_get_contents($second))->toBe(file_get_contents($first))->and($again->id)->not->toBe($project->id)
-        ->and($again->photographs()->count())->toBe(1)->and($again->siteEvents()->count())->toBe($project->siteEvents()->count());
+        ->and($again->photographs()->count())->toBe(1)->and(DrillRun::where('project_id', $again->id)->sole()->tries)->toBe(3)->and($again->siteEvents()->count())->toBe($project->siteEvents()->count());
     $json = $this->actingAs($consultant)->get("/api/projects/{$again->id}/export.json")->getContent();
     expect(apronCheck($json)['code'])->toBeIn([0, 1]);
 });

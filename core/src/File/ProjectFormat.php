@@ -19,7 +19,7 @@ final class ProjectFormat
 {
     public const FORMAT = 'apron-project/1';
 
-    private const SECTIONS = ['format', 'project', 'climate', 'indoor', 'conditions', 'materials', 'assemblies', 'details', 'openings', 'site'];
+    private const SECTIONS = ['format', 'project', 'climate', 'indoor', 'conditions', 'materials', 'assemblies', 'details', 'openings', 'training', 'site'];
 
     /** @throws FileRefused */
     public static function parse(string $json, Catalogue $catalogue): Project
@@ -54,6 +54,7 @@ final class ProjectFormat
             assemblies: array_values(self::byId($node->optional('assemblies'), fn (Node $n) => AssemblyFormat::read($n, $materials, $films, $climate))),
             details: [...array_values($details), ...array_map(fn (ScheduledOpening $row): Detail => $row->detail, array_values($openings))],
             openings: array_values($openings),
+            training: array_map(TrainingFormat::read(...), $node->optional('training')?->items() ?? []),
             site: $node->has('site') ? SiteFormat::read($node->get('site')) : null,
         );
     }
@@ -79,6 +80,7 @@ final class ProjectFormat
             'assemblies' => array_map(AssemblyFormat::write(...), $project->assemblies),
             'details' => array_map(fn (Detail $d): array => DetailWriter::write($d), $project->ownDetails()),
             'openings' => array_map(OpeningFormat::write(...), $project->openings),
+            'training' => array_map(TrainingFormat::write(...), $project->training),
             'site' => $events === [] ? null : ['events' => array_map(SiteFormat::write(...), $events)],
         ]);
     }

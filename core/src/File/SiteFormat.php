@@ -114,7 +114,7 @@ final class SiteFormat
         }
     }
 
-    private static function instant(Node $node): string
+    public static function instant(Node $node): string
     {
         $text = $node->text(40);
         if (preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?Z$/', $text) !== 1 || strtotime($text) === false) {

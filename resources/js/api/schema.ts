@@ -900,6 +900,17 @@ export interface components {
                 [key: string]: number | string;
             };
         };
+        /** @description An order of the steps that somebody tried and kept, and what the rain did to it. */
+        DrillRun: {
+            detail: string;
+            title: string;
+            by: string;
+            order: number[];
+            tries: number;
+            broken: number;
+            worst: string;
+            at: string;
+        };
         SiteEvent: {
             id: string;
             /** @enum {string} */
@@ -949,6 +960,7 @@ export interface components {
             assemblies?: components["schemas"]["Assembly"][];
             details?: components["schemas"]["Detail"][];
             openings?: components["schemas"]["ScheduledOpening"][];
+            training?: components["schemas"]["DrillRun"][];
             site?: {
                 events?: components["schemas"]["SiteEvent"][];
             };
@@ -1501,16 +1513,6 @@ export interface components {
             refused: string | null;
             worst: string | null;
             sheet: components["schemas"]["SequenceSheet"] | null;
-        };
-        DrillRun: {
-            detail: string;
-            title: string;
-            by: string;
-            order: number[];
-            tries: number;
-            broken: number;
-            worst: string;
-            at: string | null;
         };
         School: {
             question: string;
