@@ -1,0 +1,62 @@
+<?php
+
+// Cases of an opening behind thick exterior insulation, written with their reasons before the code that computes them. The opening is
+// that of `cases.php`, 1000 × 1000 with a margin of 500, its face the sheathing; a board of 100 lies over it, cut flush with the opening.
+// `outer-face` is the board's outer face, `reveal-…` its cut edges; depths on those run from the outer face inward. A metal flashing
+// through the board at the head and a second pan at the sill are common practice; what water does on them follows from where they lie.
+
+require_once __DIR__.'/Support.php';
+
+$sheet = fn (float $up = 1100) => piece('sheet', 'sheet', 1, [
+    ['face', [-500, -500, 1500, 0], ['joined' => ['f']]], ['face', [-500, 0, 0, $up], ['joined' => ['f']]], ['face', [1000, 0, 1500, $up], ['joined' => ['f']]],
+], ['role' => 'plane', 'air' => true, 'air_layer' => true]);
+$pan = fn (array $more = []) => piece('pan', 'formable', 2, [
+    ['sill', [0, 0, 1000, 140], ['joined' => ['p']]], ['jamb-left', [0, 0, 140, 150], ['joined' => ['p']]], ['jamb-right', [0, 0, 140, 150], ['joined' => ['p']]],
+    ...($more ?: [['face', [-75, -75, 1075, 0], ['joined' => ['p']]], ['face', [-75, 0, 0, 150], ['joined' => ['p']]], ['face', [1000, 0, 1075, 150], ['joined' => ['p']]]]),
+], ['role' => 'pan', 'air' => true]);
+$liners = [
+    piece('liner-left', 'membrane', 3, [['jamb-left', [0, 75, 140, 1000], ['joined' => ['l']]], ['face', [-75, 75, 0, 1000], ['joined' => ['l']]]], ['air' => true]),
+    piece('liner-right', 'membrane', 3, [['jamb-right', [0, 75, 140, 1000], ['joined' => ['r']]], ['face', [1000, 75, 1075, 1000], ['joined' => ['r']]]], ['air' => true]),
+];
+$above = fn (float $foot, int $step = 7) => piece('above', 'sheet', $step, [['face', [-500, $foot, 1500, 1500]]], ['role' => 'plane', 'air' => true]);
+/** Metal up the sheathing, out over the board, and down its outer face as a drip where asked. */
+$flashing = fn (bool $drip, int $step = 6) => piece('flashing', 'metal', $step, [
+    ['face', [0, 1000, 1000, 1200], ['joined' => ['h']]], ['reveal-head', [0, 0, 1000, 100], ['joined' => ['h']]],
+    ...($drip ? [['outer-face', [0, 970, 1000, 1000], ['joined' => ['h'], 'drain' => true]]] : []),
+], ['role' => 'head-flashing']);
+$board = fn (int $step = 10) => piece('board', 'board', $step, array_map(fn (array $rect) => ['outer-face', $rect, ['joined' => ['b']]], [[-500, -500, 1500, 0], [-500, 0, 0, 1000], [1000, 0, 1500, 1000], [-500, 1000, 1500, 1500]]));
+$second = fn (array $more = [], string $kind = 'membrane') => piece('second', $kind, 11, [['reveal-sill', [0, 0, 1000, 100], ['joined' => ['s']]], ['outer-face', [0, -50, 1000, 0], ['joined' => ['s']]], ...$more]);
+$thick = fn (array $pieces, array $more = []) => openingDetail($pieces, ['outer_board_mm' => 100], ['unit' => ['z' => [20, 100]]] + $more);
+$inner = [$sheet(), $pan(), ...$liners, $above(1000)];
+
+return [
+    'off the board’s arris onto its bare cut edge' => [$thick([...$inner, $board()]), ['top:outer-face@500' => ['wets substrate', 'fail', 0]], 'what runs on the outer face drips off at the head onto the cut edge below, and nothing covers that'],
+    'beside the opening it runs down the board' => [$thick([...$inner, $board()]), ['top:outer-face@-200' => ['shed', 'pass', null], 'top:outer-face@1200' => ['shed', 'pass', null]], 'no edge is met there'],
+    'a second pan takes it to the outer face' => [$thick([...$inner, $board(), $second()]), ['top:outer-face@500' => ['shed', 'pass', null], 'face:reveal-sill@500' => ['shed', 'pass', null]], 'onto the second pan, out over it, down its leg and off that onto the board'],
+    'a second pan that stops at the arris' => [$thick([...$inner, $board(), piece('second', 'membrane', 11, [['reveal-sill', [0, 0, 1000, 100]]])]), ['face:reveal-sill@500' => ['wets substrate', 'fail', 0]], 'it only meets the board’s face there: the joint is open and what is behind it is the board’s edge'],
+    'a second pan that stops short of the arris' => [$thick([...$inner, $board(), piece('second', 'membrane', 11, [['reveal-sill', [0, 20, 1000, 100]]])]), ['face:reveal-sill@500' => ['wets substrate', 'fail', 0]], 'off its edge onto the bare edge of the board'],
+    'half of the sill in a second pan' => [$thick([...$inner, $board(), piece('second', 'membrane', 11, [['reveal-sill', [0, 0, 500, 100], ['joined' => ['s']]], ['outer-face', [0, -50, 500, 0], ['joined' => ['s']]]])]), ['face:reveal-sill@250' => ['shed', 'pass', null], 'face:reveal-sill@750' => ['wets substrate', 'fail', 0]], 'strips are traced each for itself'],
+    'no board yet: the outer face is not there' => [$thick([...$inner]), ['top:outer-face@500' => [null, null, 'none'], 'top:face@-200' => ['shed', 'pass', null]], 'nothing is let go on what is not built'],
+
+    'a flashing takes the sheathing’s water out over the board' => [$thick([$sheet(), $pan(), ...$liners, $flashing(true), $above(1100), $board()]), ['top:face@500' => ['shed', 'pass', null]], 'down the sheet onto the upstand, out through the board, off the drip'],
+    'the same without a drip' => [$thick([$sheet(), $pan(), ...$liners, $flashing(false), $above(1100), $board()]), ['top:face@500' => ['wets substrate', 'fail', 0]], 'off the flashing’s edge it falls past the opening onto the cut edge of the board below'],
+    'the same without a drip, over a second pan' => [$thick([$sheet(), $pan(), ...$liners, $flashing(false), $above(1100), $board(), $second()]), ['top:face@500' => ['shed', 'pass', null]], 'and the second pan takes it'],
+    'the drip takes what runs down the board too' => [$thick([$sheet(), $pan(), ...$liners, $flashing(true), $above(1100), $board()]), ['top:outer-face@500' => ['shed', 'pass', null]], 'its top is folded in under the board: no edge is met there, the water goes over the fold and off the drip'],
+    'beside a flashing no wider than the opening' => [$thick([$sheet(), $pan(), ...$liners, $flashing(true), $above(1100), $board()]), ['top:face@-200' => ['shed', 'pass', null]], 'sheet over sheet behind the board'],
+    'the sheet behind the flashing’s upstand' => [$thick([$sheet(), $pan(), ...$liners, $above(1000, 5), $flashing(true), $board()]), ['top:face@500' => ['shed', 'pass', null], 'head' => ['flashing' => 'fail']], 'in behind the flashing at its open top, and it leaves the wall with the water still behind it: off the arris of the sheathing onto the pan; the exposed top is told by the check of the head'],
+    'no flashing at the head' => [$thick([$sheet(), $pan(), ...$liners, $above(1000), $board(), $second()]), ['top:face@500' => ['shed', 'pass', null]], 'what runs behind the board drips off the sheathing’s arris onto the pan, and down its leg behind the board'],
+    'a flashing stopped at the board’s inner face' => [$thick([$sheet(), $pan(), ...$liners, piece('flashing', 'metal', 6, [['face', [0, 1000, 1000, 1200]]], ['role' => 'head-flashing']), $above(1100), $board(), $second()]), ['top:face@500' => ['shed', 'pass', null]], 'it does not go out: off the arris onto the pan, as without it'],
+    'a flashing whose outer part is another piece, lapped' => [$thick([$sheet(), $pan(), ...$liners, piece('drip', 'metal', 5, [['reveal-head', [0, 0, 1000, 60], ['joined' => ['d']]], ['outer-face', [0, 970, 1000, 1000], ['joined' => ['d'], 'drain' => true]]]), piece('flashing', 'membrane', 6, [['face', [0, 1000, 1000, 1200], ['joined' => ['h']]], ['reveal-head', [0, 10, 1000, 100], ['joined' => ['h']]]], ['role' => 'head-flashing']), $above(1100), $board()]), ['top:face@500' => ['shed', 'pass', null], 'top:outer-face@500' => ['shed', 'pass', null], 'head' => ['flashing' => 'pass'], 'laps' => [['above', 'flashing', 'horizontal', 100.0, false, 'pass'], ['flashing', 'drip', 'horizontal', 50.0, false, 'pass']]], 'membrane inward, metal only at the outer edge; the membrane drops it onto the metal'],
+    'the same, lapped the wrong way' => [$thick([$sheet(), $pan(), ...$liners, piece('flashing', 'membrane', 5, [['face', [0, 1000, 1000, 1200], ['joined' => ['h']]], ['reveal-head', [0, 10, 1000, 100], ['joined' => ['h']]]], ['role' => 'head-flashing']), piece('drip', 'metal', 6, [['reveal-head', [0, 0, 1000, 60], ['joined' => ['d']]], ['outer-face', [0, 970, 1000, 1000], ['joined' => ['d'], 'drain' => true]]]), $above(1100), $board()]), ['top:face@500' => ['wets substrate', 'fail', 0]], 'in behind the metal at its open inner edge, and the membrane ends there over nothing'],
+
+    'the pan drains down the sheathing' => [$thick([...$inner, $board(), $second()]), ['unit:sill@500' => ['shed', 'pass', null], 'unit:jamb-left@60' => ['shed', 'pass', null]], 'down its leg behind the board; the second pan has no part in it'],
+    'the pan goes on over the second pan' => [$thick([$sheet(), ...$liners, $above(1000), $board(), $second(), ['step' => 12] + $pan([['reveal-sill', [0, 60, 1000, 100], ['joined' => ['p']]]])]), ['unit:sill@500' => ['shed', 'pass', null]], 'over the board’s edge and off its own onto the second pan'],
+    'the pan goes on over a bare cut edge' => [$thick([$sheet(), ...$liners, $above(1000), $board(), ['step' => 12] + $pan([['reveal-sill', [0, 60, 1000, 100], ['joined' => ['p']]]])]), ['unit:sill@500' => ['wets substrate', 'fail', 0]], 'off its edge onto the board'],
+    'the second pan bonded over the pan' => [$thick([...$inner, $board(), $second([['sill', [0, 0, 1000, 30], ['joined' => ['s']]]])]), ['unit:sill@500' => ['relies on bond', 'note', null]], 'onto the second pan by its bond; if that lets go the water is on the pan behind it, and down its leg: no failure does harm'],
+    'the second pan under the pan, which has a leg' => [$thick([$sheet(), $board(1), ['step' => 2] + $second([['sill', [0, 0, 1000, 30], ['joined' => ['s']]]]), ['step' => 3] + $pan(), $above(1000)]), ['unit:sill@500' => ['shed', 'pass', null]], 'on the pan, and where that folds down the water goes with it'],
+    'a pan that ends at the arris, over the second pan' => [$thick([$sheet(), $board(1), ['step' => 2] + $second([['sill', [0, 0, 1000, 30], ['joined' => ['s']]]]), piece('pan', 'formable', 3, [['sill', [0, 0, 1000, 140]]], ['role' => 'pan']), $above(1000)]), ['unit:sill@500' => ['shed', 'pass', null]], 'it drops onto the second pan, which goes on out'],
+
+    'corners: a pan that goes on out over the board’s edge' => [$thick([$sheet(), $board(1), ['step' => 3] + $pan([['reveal-sill', [0, 0, 1000, 100], ['joined' => ['p']]], ['reveal-jamb-left', [0, 0, 100, 50], ['joined' => ['p']]], ['reveal-jamb-right', [0, 0, 100, 50], ['joined' => ['p']]]])]), ['corners' => ['bottom-left' => 'pass', 'bottom-right' => 'pass']], 'sill, jamb and the reveal in one: there is no outer corner at the sheathing'],
+    'corners: a sill piece alone' => [$thick([$sheet(), $board(1), $pan([['reveal-sill', [0, 0, 1000, 100]]])]), ['corners' => ['bottom-left' => 'fail', 'bottom-right' => 'fail']], 'cut at the arris of the sheathing, a pinhole is left'],
+    'a reveal at the jamb drains onto the second pan' => [$thick([...$inner, piece('reveal', 'membrane', 10, [['reveal-jamb-left', [0, 0, 100, 1000], ['joined' => ['r']]], ['jamb-left', [0, 150, 20, 1000], ['joined' => ['r']]]]), $board(), $second()], ['penetrations' => [['id' => 'hook', 'facet' => 'reveal-jamb-left', 'rect' => [40, 500, 60, 520], 'sealed_to' => ['reveal']]]]), ['penetration:reveal-jamb-left@50' => ['relies on seal', 'caution', 1]], 'round the hook by its seal, down the reveal, and at its foot between it and the second pan lies an open joint that harms only if water is there: it is, so say what the fold says'],
+];
