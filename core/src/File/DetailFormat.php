@@ -108,7 +108,7 @@ final class DetailFormat
             return null;
         }
         $node->object(
-            ['width_mm', 'height_mm', 'depth_mm', 'margin_mm', 'sill_pitch', 'sill_fall_mm', 'back_dam_mm', 'head_of_water_mm'],
+            ['width_mm', 'height_mm', 'depth_mm', 'margin_mm', 'sill_pitch', 'sill_fall_mm', 'back_dam_mm', 'head_of_water_mm', 'outer_board_mm'],
             ['width_mm', 'height_mm', 'depth_mm', 'margin_mm'],
         );
 
@@ -121,6 +121,7 @@ final class DetailFormat
             sillFall: $node->optional('sill_fall_mm')?->between(0, 500, 'mm') ?? 0.0,
             backDam: $node->optional('back_dam_mm')?->between(0, 500, 'mm') ?? 0.0,
             headOfWater: $node->optional('head_of_water_mm')?->between(0, 500, 'mm') ?? 0.0,
+            outerBoard: $node->optional('outer_board_mm')?->positive(1000, 'mm') ?? 0.0,
         );
     }
 

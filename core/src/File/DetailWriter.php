@@ -56,7 +56,7 @@ final class DetailWriter
             'sill_fall_mm' => $opening->sillFall,
             'back_dam_mm' => $opening->backDam,
             'head_of_water_mm' => $opening->headOfWater,
-        ];
+        ] + ($opening->outerBoard > 0 ? ['outer_board_mm' => $opening->outerBoard] : []);
     }
 
     /** @return array<string, mixed> */

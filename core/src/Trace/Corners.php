@@ -48,7 +48,8 @@ final class Corners
                     $on[$other->patch->facet] = true;
                 }
             }
-            if (isset($on[$jamb], $on['face'])) {
+            // Where it goes on out over the board's edge there is no outer corner at the sheathing.
+            if (isset($on[$jamb]) && (isset($on['face']) || isset($on["reveal-$level"]))) {
                 return true;
             }
         }

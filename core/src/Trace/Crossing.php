@@ -3,6 +3,7 @@
 namespace Apron\Trace;
 
 use Apron\Detail\Edge;
+use Apron\Detail\Opening;
 use Apron\Detail\SillPitch;
 
 /**
@@ -71,6 +72,10 @@ final class Crossing extends Place
                 $this->ways[] = new Way(0, [...$this->events, [Outcome::Trapped, 'trace.behind-folded-head', $over->piece->id]], []);
 
                 return false;
+            }
+            if ($this->foldsOut($over)) {
+                // It goes out over the board, and has no edge here; what is behind it stays at the sheathing.
+                continue;
             }
             $side = $strips->endSide($this->facet);
             if ($over->edge($side, $this->u) !== Edge::Open && ! $this->rain->opensNear($over, $side, $this->u)) {
@@ -201,6 +206,9 @@ final class Crossing extends Place
     private function head(): void
     {
         $c = $this->carrier;
+        if ($this->overFlashing()) {
+            return;
+        }
         $inboard = $c === null ? null : $this->inboardGoingOn($c);
         $butt = $c === null ? null : $this->buttedAt($c);
         if ($inboard !== null || ($butt !== null && $this->sealedTogether($c, $butt))) {
@@ -210,25 +218,62 @@ final class Crossing extends Place
         }
         $covers = $this->rain->inHole($this->facet, $this->strip, $this->interval + 1) ? array_filter($this->outboard(), $this->goesOn(...)) : [];
         if ($covers === [] && $butt === null) {
-            $sill = $this->rain->strips->at('sill', $this->u);
-            $outer = $this->rain->strips->interval('sill', $sill, $this->rain->strips->runsIn('sill') ? 0.0 : -0.001);
-            $this->ways[] = new Way(0, [...$this->events, [Outcome::Shed, 'trace.drips-to-sill', 'sill']], [['sill', $sill, $outer, $this->rain->outermost('sill', $sill, $outer)]]);
+            $this->drip();
 
             return;
         }
         $events = $this->events;
         if ($c === null || ! $this->foldsIntoHead($c)) {
-            $events[] = $this->rain->wetEvent('face', 'trace.head-joint', $c->piece->id ?? 'face');
+            $events[] = $this->rain->wetEvent($this->facet, 'trace.head-joint', $c->piece->id ?? $this->facet);
         }
         $this->ways[] = new Way(0, $events, $this->jambTops());
+    }
+
+    /** Off the arris of a head, past the opening, onto the outer end of the sill below it. */
+    private function drip(): void
+    {
+        $facet = ($this->facet === 'reveal-head' ? 'reveal-' : Opening::returnsOf($this->facet)).'sill';
+        $sill = $this->rain->strips->at($facet, $this->u);
+        $outer = $this->rain->strips->interval($facet, $sill, $this->rain->strips->runsIn($facet) ? 0.0 : -0.001);
+        $this->ways[] = new Way(0, [...$this->events, [Outcome::Shed, 'trace.drips-to-sill', $facet]], [[$facet, $sill, $outer, $this->rain->outermost($facet, $sill, $outer)]]);
+    }
+
+    /** At the head, behind thick insulation: out on a flashing that folds there, or from the board's face onto one that comes out under it. */
+    private function overFlashing(): bool
+    {
+        $opening = $this->rain->layout->detail->opening;
+        if ($opening === null || $opening->outerBoard <= 0) {
+            return false;
+        }
+        if ($this->facet === 'face') {
+            $strip = $this->rain->strips->at('reveal-head', $this->u);
+            $interval = $this->rain->strips->interval('reveal-head', $strip, -$opening->outerBoard);
+            $out = $this->carrier === null ? null : $this->joinedOn($this->carrier, 'reveal-head', $strip, $interval);
+            if ($out !== null) {
+                $this->ways[] = new Way(0, $this->events, [['reveal-head', $strip, $interval, $out->order]]);
+            }
+
+            return $out !== null;
+        }
+        foreach ($this->column as $drip) {
+            // A folded top is not a top edge: nothing can get behind it.
+            if ($this->span[$drip->order][0] === $this->break && $this->foldsIntoHead($drip)) {
+                $this->on($drip, $this->events, 0);
+
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<array{string, int, int, int}> the tops of both jamb joints, over the depth of the unit */
     private function jambTops(): array
     {
-        $unit = $this->rain->layout->detail->unit;
+        $inner = $this->facet === 'face';
+        $unit = $inner ? $this->rain->layout->detail->unit : null;
         $places = [];
-        foreach (['jamb-left', 'jamb-right'] as $facet) {
+        foreach ($inner ? ['jamb-left', 'jamb-right'] : ['reveal-jamb-left', 'reveal-jamb-right'] as $facet) {
             foreach ($this->rain->strips->of[$facet] as $k => [$z0, $z1]) {
                 if ($unit === null || ($z0 >= $unit->outerZ && $z1 <= $unit->innerZ)) {
                     $places[] = [$facet, $k, 0, $this->rain->outermost($facet, $k, 0)];
@@ -260,6 +305,11 @@ final class Crossing extends Place
         [$facet, $strip, $interval, $begins] = $target;
         $c = $this->carrier;
         $over = $c === null ? null : $this->joinedOn($c, $facet, $strip, $interval);
+        if ($this->facet === 'reveal-head' && $over === null) {
+            $this->drip();
+
+            return;
+        }
         if ($c !== null && $over === null) {
             $butt = null;
             foreach ($begins as $b) {

@@ -70,7 +70,7 @@ final class HeadCheck
     private static function foldsAtTop(Detail $detail, Laid $laid, Laid $other): bool
     {
         if ($detail->opening !== null) {
-            return $laid->patch->facet === 'face' && $other->patch->facet === 'sill' && $laid->rect()->v1 === 0.0;
+            return $detail->opening->reaches($laid->patch->facet, $laid->rect(), $other->patch->facet) === 'v1';
         }
         foreach ($detail->folds as $fold) {
             if ($fold->from === $other->patch->facet && $fold->to === $laid->patch->facet && $laid->rect()->v1 === $fold->atV) {

@@ -164,13 +164,7 @@ final class Laps
             return false;
         }
 
-        return $end === match ("$from $to") {
-            'face sill', 'jamb-left head', 'jamb-right head' => 'v1',
-            'face head', 'sill face', 'head face', 'jamb-left sill', 'jamb-right sill' => 'v0',
-            'face jamb-left', 'sill jamb-right', 'head jamb-right' => 'u1',
-            'face jamb-right', 'sill jamb-left', 'head jamb-left', 'jamb-left face', 'jamb-right face' => 'u0',
-            default => '',
-        };
+        return $detail->opening->reaches($from, $laid->rect(), $to) === $end;
     }
 
     /** @param  list<Laid>  $patches */

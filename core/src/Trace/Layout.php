@@ -201,8 +201,9 @@ final class Layout
         }
         $opening = $this->detail->opening;
         if ($opening !== null) {
-            return self::folded($fa, $a->rect(), $fb, $b->rect(), $opening->width, $opening->height)
-                || self::folded($fb, $b->rect(), $fa, $a->rect(), $opening->width, $opening->height);
+            [$from, $to] = [$opening->reaches($fa, $a->rect(), $fb), $opening->reaches($fb, $b->rect(), $fa)];
+
+            return $from !== null && $to !== null && self::common(...self::along($a->rect(), $from), ...self::along($b->rect(), $to));
         }
         foreach ($this->detail->folds as $fold) {
             if ($this->overFold($fold, $a, $b) || $this->overFold($fold, $b, $a)) {
@@ -228,20 +229,10 @@ final class Layout
         return $upright || $level;
     }
 
-    /** The arrises of an opening, each named once. */
-    private static function folded(string $fa, Rect $a, string $fb, Rect $b, float $width, float $height): bool
+    /** @return array{float, float} how far a patch reaches along an arris at one of its ends */
+    private static function along(Rect $rect, string $end): array
     {
-        return match ("$fa $fb") {
-            'face sill' => $a->v1 === 0.0 && $b->v0 === 0.0 && self::common($a->u0, $a->u1, $b->u0, $b->u1),
-            'face head' => $a->v0 === $height && $b->v0 === 0.0 && self::common($a->u0, $a->u1, $b->u0, $b->u1),
-            'face jamb-left' => $a->u1 === 0.0 && $b->u0 === 0.0 && self::common($a->v0, $a->v1, $b->v0, $b->v1),
-            'face jamb-right' => $a->u0 === $width && $b->u0 === 0.0 && self::common($a->v0, $a->v1, $b->v0, $b->v1),
-            'sill jamb-left' => $a->u0 === 0.0 && $b->v0 === 0.0 && self::common($a->v0, $a->v1, $b->u0, $b->u1),
-            'sill jamb-right' => $a->u1 === $width && $b->v0 === 0.0 && self::common($a->v0, $a->v1, $b->u0, $b->u1),
-            'head jamb-left' => $a->u0 === 0.0 && $b->v1 === $height && self::common($a->v0, $a->v1, $b->u0, $b->u1),
-            'head jamb-right' => $a->u1 === $width && $b->v1 === $height && self::common($a->v0, $a->v1, $b->u0, $b->u1),
-            default => false,
-        };
+        return $end[0] === 'u' ? [$rect->v0, $rect->v1] : [$rect->u0, $rect->u1];
     }
 
     private static function common(float $a0, float $a1, float $b0, float $b1): bool

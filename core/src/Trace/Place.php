@@ -3,6 +3,7 @@
 namespace Apron\Trace;
 
 use Apron\Detail\Edge;
+use Apron\Detail\Opening;
 use Apron\Detail\Side;
 
 /** Where water is: the end of one interval of a strip, the patch it is on, and what lies over, under and beyond it there. */
@@ -53,12 +54,7 @@ abstract class Place
         $strips = $this->rain->strips;
         $place = null;
         if ($detail->opening !== null) {
-            if ($this->facet === 'sill' && ! $strips->runsIn('sill')) {
-                $place = ['face', $strips->at('face', $this->u), 0.0];
-            } elseif ($this->facet === 'jamb-left' || $this->facet === 'jamb-right') {
-                $x = $this->facet === 'jamb-left' ? 0.001 : $detail->opening->width - 0.001;
-                $place = ['sill', $strips->at('sill', $x), $strips->runsIn('sill') ? $this->u : -$this->u];
-            }
+            $place = $this->arris($detail->opening);
         }
         foreach ($detail->folds as $fold) {
             $place = $fold->from === $this->facet ? [$fold->to, $strips->at($fold->to, $this->u), -$fold->atV] : $place;
@@ -73,12 +69,62 @@ abstract class Place
         return [$facet, $strip, $interval, $begins];
     }
 
+    /** @return array{string, int, float}|null the facet of an opening that water passes on to, the strip of it and where along it */
+    private function arris(Opening $opening): ?array
+    {
+        $strips = $this->rain->strips;
+        [$facet, $s] = match ($this->facet) {
+            'sill' => match (true) {
+                $strips->runsIn('sill') => [null, 0.0],
+                $this->overBoard() => ['reveal-sill', -$opening->outerBoard],
+                default => ['face', 0.0],
+            },
+            'jamb-left', 'jamb-right' => ['sill', $strips->runsIn('sill') ? $this->u : -$this->u],
+            'reveal-jamb-left', 'reveal-jamb-right' => ['reveal-sill', -$this->u],
+            'reveal-sill' => ['outer-face', 0.0],
+            'reveal-head' => ['outer-face', -$opening->height],
+            default => [null, 0.0],
+        };
+        if ($facet === null) {
+            return null;
+        }
+        $u = match (true) {
+            str_ends_with($this->facet, 'jamb-left') => 0.001,
+            str_ends_with($this->facet, 'jamb-right') => $opening->width - 0.001,
+            default => $this->u,
+        };
+
+        return [$facet, $strips->at($facet, $u), $s];
+    }
+
+    /**
+     * Whether the water on a sill goes out over the edge of the board: on what folds out there, or off the end of its carrier onto what
+     * does. Where the carrier folds down it stays behind the board, and so it does where nothing leads it out.
+     */
+    private function overBoard(): bool
+    {
+        $onto = fn (Laid $l, string $facet): bool => array_filter($l->joined, fn (Laid $other): bool => $other->patch->facet === $facet) !== [];
+        for ($order = $this->carrier->order ?? -1; $order >= 0; $order--) {
+            $l = $this->rain->laid('sill', $order);
+            if ($l !== null && $this->rain->covers($l, 'sill', $this->strip, $this->interval)) {
+                if ($onto($l, 'reveal-sill')) {
+                    return true;
+                }
+                if ($onto($l, 'face')) {
+                    return false;
+                }
+            }
+        }
+
+        return false;
+    }
+
     /** Whether a patch of the facet beyond begins at the fold itself. */
     protected function touchesFold(Laid $l, float $s): bool
     {
         return match ($this->facet) {
-            'jamb-left' => $l->patch->facet === 'sill' && $l->rect()->u0 === 0.0,
-            'jamb-right' => $l->patch->facet === 'sill' && $l->rect()->u1 === $this->rain->layout->detail->opening?->width,
+            'jamb-left', 'reveal-jamb-left' => self::isSill($l) && $l->rect()->u0 === 0.0,
+            'jamb-right', 'reveal-jamb-right' => self::isSill($l) && $l->rect()->u1 === $this->rain->layout->detail->opening?->width,
             default => $this->rain->strips->start($l) === $s,
         };
     }
@@ -86,11 +132,15 @@ abstract class Place
     protected function touchingSide(Laid $l): Side
     {
         return match (true) {
-            $l->patch->facet !== 'sill' => $this->rain->strips->startSide($l->patch->facet),
-            $this->facet === 'jamb-left' => Side::Left,
-            $this->facet === 'jamb-right' => Side::Right,
-            default => $this->rain->strips->startSide('sill'),
+            self::isSill($l) && str_ends_with($this->facet, 'jamb-left') => Side::Left,
+            self::isSill($l) && str_ends_with($this->facet, 'jamb-right') => Side::Right,
+            default => $this->rain->strips->startSide($l->patch->facet),
         };
+    }
+
+    private static function isSill(Laid $l): bool
+    {
+        return $l->patch->facet === 'sill' || $l->patch->facet === 'reveal-sill';
     }
 
     protected function touchesSealed(Laid $c, Laid $b): bool
@@ -130,7 +180,7 @@ abstract class Place
     {
         $opening = $this->rain->layout->detail->opening;
 
-        return $opening !== null && $this->facet === 'face' && $this->s === -$opening->height && $this->rain->inHole($this->facet, $this->strip, $this->interval + 1);
+        return $opening !== null && Opening::returnsOf($this->facet) !== null && $this->s === -$opening->height && $this->rain->inHole($this->facet, $this->strip, $this->interval + 1);
     }
 
     /** Whether the carrier itself goes on over the hole. */
@@ -141,8 +191,23 @@ abstract class Place
 
     protected function foldsIntoHead(Laid $l): bool
     {
+        return $this->foldsInto($l, Opening::returnsOf($this->facet).'head');
+    }
+
+    /** Whether it leaves the sheathing here, out over the board. */
+    protected function foldsOut(Laid $l): bool
+    {
+        return match ($this->facet) {
+            'face' => $this->atHead() && $this->foldsInto($l, 'reveal-head'),
+            'sill' => $this->break === count($this->rain->strips->breaks['sill'][$this->strip]) - 1 && $this->foldsInto($l, 'reveal-sill'),
+            default => false,
+        };
+    }
+
+    private function foldsInto(Laid $l, string $facet): bool
+    {
         foreach ($l->joined as $other) {
-            if ($other->patch->facet === 'head') {
+            if ($other->patch->facet === $facet) {
                 return true;
             }
         }

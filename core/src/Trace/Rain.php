@@ -3,6 +3,7 @@
 namespace Apron\Trace;
 
 use Apron\Detail\Edge;
+use Apron\Detail\Opening;
 use Apron\Detail\Side;
 use Apron\Detail\SillPitch;
 
@@ -53,7 +54,7 @@ final class Rain
     public function inHole(string $facet, int $strip, int $interval): bool
     {
         $opening = $this->layout->detail->opening;
-        if ($opening === null || $facet !== 'face') {
+        if ($opening === null || Opening::returnsOf($facet) === null) {
             return false;
         }
         [$u0, $u1] = $this->strips->of[$facet][$strip];

@@ -2,6 +2,8 @@
 
 namespace Apron\Trace;
 
+use Apron\Detail\PieceKind;
+
 /** Where water is let go on a detail: behind the cladding, at the unit, at penetrations and at fasteners that leak. */
 final class Releases
 {
@@ -25,6 +27,7 @@ final class Releases
         $detail = $rain->layout->detail;
         $face = $detail->release ?? ($detail->opening !== null ? 'face' : (string) array_key_first($detail->facets));
         $releases->behindCladding($face);
+        $releases->onBoard();
         $releases->atUnit();
         $releases->atPenetrations();
         $releases->atFasteners();
@@ -39,6 +42,19 @@ final class Releases
             if ($this->everywhere) {
                 $this->everyInterval('face', $facet, $strip);
             }
+        }
+    }
+
+    /** Once a board lies over the sheathing, some water runs on its outer face and falls on the edge it is cut to at the sill. */
+    private function onBoard(): void
+    {
+        $boards = array_filter($this->rain->layout->facet('outer-face'), fn (Laid $l): bool => $l->piece->kind === PieceKind::Board);
+        if (($this->rain->layout->detail->opening->outerBoard ?? 0.0) <= 0 || $boards === []) {
+            return;
+        }
+        $this->behindCladding('outer-face');
+        foreach ($this->everywhere ? array_keys($this->rain->strips->of['reveal-sill']) : [] as $strip) {
+            $this->everyInterval('face', 'reveal-sill', $strip);
         }
     }
 

@@ -4,6 +4,7 @@ namespace Apron\Trace;
 
 use Apron\Detail\Edge;
 use Apron\Detail\Facet;
+use Apron\Detail\Opening;
 use Apron\Detail\Side;
 use Apron\Detail\SillPitch;
 
@@ -34,8 +35,8 @@ final class Strips
     public function __construct(public readonly Layout $layout)
     {
         $detail = $layout->detail;
-        $shared = $detail->opening === null ? array_keys($detail->facets) : ['face', 'sill', 'head'];
-        $common = $this->cuts(array_map(strval(...), $shared));
+        $shared = array_filter(array_keys($detail->facets), fn (int|string $name): bool => $detail->opening === null || ! str_contains((string) $name, 'jamb-'));
+        $common = $this->cuts(array_values(array_map(strval(...), $shared)));
         foreach ($detail->facets as $name => $facet) {
             $name = (string) $name;
             $cuts = in_array($name, $shared, true) ? $common : $this->jambCuts($name);
@@ -136,12 +137,13 @@ final class Strips
     private function jambCuts(string $facet): array
     {
         $cuts = $this->cuts([$facet]);
-        foreach ($this->layout->facet('sill') as $laid) {
+        $reveal = str_starts_with($facet, 'reveal-');
+        foreach ($this->layout->facet($reveal ? 'reveal-sill' : 'sill') as $laid) {
             array_push($cuts, $laid->rect()->v0, $laid->rect()->v1);
         }
         $unit = $this->layout->detail->unit;
 
-        return $unit === null ? $cuts : [...$cuts, $unit->outerZ, $unit->innerZ];
+        return $unit === null || $reveal ? $cuts : [...$cuts, $unit->outerZ, $unit->innerZ];
     }
 
     /** @return list<float> its sides, and where its top and bottom begin to hold in another way, with the reach of what is open */
@@ -190,7 +192,7 @@ final class Strips
         foreach ($column as $laid) {
             array_push($breaks, $this->start($laid), $this->end($laid));
         }
-        if ($detail->opening !== null && $facet->name === 'face') {
+        if ($detail->opening !== null && Opening::returnsOf($facet->name) !== null) {
             array_push($breaks, -$detail->opening->height, 0.0);
         }
         foreach ($detail->folds as $fold) {
@@ -216,7 +218,7 @@ final class Strips
     private function alwaysAt(string $facet, array $breaks, float $u): array
     {
         $detail = $this->layout->detail;
-        $places = $detail->opening !== null && $facet === 'face' ? [-$detail->opening->height, 0.0] : [];
+        $places = $detail->opening !== null && Opening::returnsOf($facet) !== null ? [-$detail->opening->height, 0.0] : [];
         foreach ($detail->penetrations as $pipe) {
             if ($pipe->facet === $facet && $pipe->rect->u0 < $u && $pipe->rect->u1 > $u) {
                 $places[] = $this->runsIn($facet) ? $pipe->rect->v0 : -$pipe->rect->v1;
