@@ -130,6 +130,18 @@ abstract class DetailGenerator implements Generator
         return $sizes;
     }
 
+    /**
+     * What one size may not pass because of another.
+     *
+     * @param  array<string, float>  $s
+     */
+    protected function demandBelow(array $s, string $name, float $most, string $why): void
+    {
+        if ($s[$name] >= $most) {
+            throw new CannotGenerate($name, $s[$name], sprintf('less than %g mm, %s', $most, $why));
+        }
+    }
+
     private function within(string $name, float|string $value, ?float $least, ?float $most): float
     {
         $unit = str_ends_with($name, '_mm') ? ' mm' : '';

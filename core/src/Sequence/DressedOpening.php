@@ -62,6 +62,7 @@ abstract class DressedOpening extends DetailGenerator
         $opening = new Opening(
             width: $s['width_mm'], height: $s['height_mm'], depth: $s['depth_mm'], margin: $s['margin_mm'],
             sillPitch: SillPitch::Out, sillFall: $s['sill_fall_mm'], backDam: $this->backDam($s), headOfWater: $s['head_of_water_mm'],
+            outerBoard: $this->outerBoard($s),
         );
         $order = $this->order($chosen, $s);
         $at = array_map(fn (int $i): int => $i + 1, array_flip($order));
@@ -107,6 +108,16 @@ abstract class DressedOpening extends DetailGenerator
     protected function backDam(array $s): float
     {
         return $s['back_dam_mm'];
+    }
+
+    /**
+     * Thickness of the board over the face, where the opening has a second plane.
+     *
+     * @param  array<string, float>  $s
+     */
+    protected function outerBoard(array $s): float
+    {
+        return 0.0;
     }
 
     /**

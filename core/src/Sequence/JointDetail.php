@@ -84,18 +84,6 @@ abstract class JointDetail extends DetailGenerator
     {
     }
 
-    /**
-     * What one size may not pass because of another.
-     *
-     * @param  array<string, float>  $s
-     */
-    protected function demandBelow(array $s, string $name, float $most, string $why): void
-    {
-        if ($s[$name] >= $most) {
-            throw new CannotGenerate($name, $s[$name], sprintf('less than %g mm, %s', $most, $why));
-        }
-    }
-
     protected function draw(string $id, string $title, array $s, array $used, array $chosen, Generated $generated): Detail
     {
         $facets = [];

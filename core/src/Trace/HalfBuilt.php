@@ -73,7 +73,7 @@ final class HalfBuilt
                 $worst = $worst->worse($strip->outcome);
                 $safe = $safe && $strip->severity !== Severity::Fail;
                 if ($strip->outcome->harms()) {
-                    $wets[$strip->told()->route[count($strip->told()->route) - 1][0]] = true;
+                    $wets[$strip->told()->worstAt()[0]] = true;
                 }
             }
             $states[] = ['step' => $step, 'worst' => $worst, 'safe' => $safe, 'wets' => array_map(strval(...), array_keys($wets)), 'strips' => $strips, 'cover' => $safe ? null : self::cover($built, $strips)];
@@ -105,7 +105,9 @@ final class HalfBuilt
         $past = RuleFigures::of('checks')->figure('cover_past_mm');
         $small = new Rect(max($extent->u0, $u0 - $past), max($extent->v0, $v0 - $past), min($extent->u1, $u1 + $past), $extent->v1);
         foreach ($small == $extent ? [$extent] : [$small, $extent] as $sheet) {
-            if (self::dryUnder($built, [$root => $sheet])) {
+            // Once a board hides the sheathing the sheet is hung from the top of both.
+            $over = isset($built->facets['outer-face']) && $built->opening !== null ? ['outer-face' => $sheet] : [];
+            if (self::dryUnder($built, [$root => $sheet] + $over)) {
                 return $sheet;
             }
         }

@@ -3,6 +3,8 @@
 namespace Apron\Trace;
 
 use Apron\Detail\Edge;
+use Apron\Detail\Opening;
+use Apron\Detail\Rect;
 use Apron\Detail\Side;
 use Apron\Severity;
 
@@ -21,6 +23,9 @@ final class UprightJoints
                     }
                     $from = max($left->rect()->v0, $right->rect()->v0);
                     $to = min($left->rect()->v1, $right->rect()->v1);
+                    if ($facet === 'outer-face' && self::overReveal($layout->detail->opening, $left->rect(), $right->rect())) {
+                        continue;
+                    }
                     if ($from < $to) {
                         $joints = [...$joints, ...self::stretches((string) $facet, $left, $right, $from, $to, $patches)];
                     }
@@ -29,6 +34,12 @@ final class UprightJoints
         }
 
         return $joints;
+    }
+
+    /** Whether one of them hangs before the opening, in front of the edge the board is cut to: a joint there leads into the reveal. */
+    private static function overReveal(?Opening $opening, Rect $left, Rect $right): bool
+    {
+        return $opening !== null && ($left->u1 === 0.0 || $left->u1 === $opening->width) && max($left->v0, $right->v0) >= 0 && min($left->v1, $right->v1) <= $opening->height;
     }
 
     /**

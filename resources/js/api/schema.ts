@@ -808,6 +808,8 @@ export interface components {
                 sill_fall_mm?: number;
                 back_dam_mm?: number;
                 head_of_water_mm?: number;
+                /** @description board over the face, cut flush with the opening: there are then the facets outer-face and reveal-… too */
+                outer_board_mm?: number;
             };
             facets?: {
                 [key: string]: {

@@ -1,5 +1,6 @@
 import type { Detail, Patch, SequenceSheet } from '../api/types';
 import { COLOUR, inOrder } from './Unfolded';
+import { onBoard } from './unfold';
 
 /** Facets that lie rather than stand: drawn going away from the wall. */
 const LYING = new Set(['roof', 'ledge', 'sill', 'reveal-sill', 'top', 'plate']);
@@ -9,11 +10,11 @@ type Point = [number, number];
 function projection(detail: Detail): { facets: string[]; at: (facet: string, u: number, v: number) => Point } {
   const away = (x: number, y: number, z: number): Point => [x + 0.45 * z, -(y + 0.32 * z)];
   if (detail.opening) {
-    const { width_mm: W } = detail.opening;
+    const { width_mm: W, outer_board_mm: board = 0 } = detail.opening;
     // Head and right return face away from where one stands.
     return {
-      facets: ['face', 'sill', 'jamb-left'],
-      at: (facet, u, v) => (facet === 'sill' ? away(u, 0, v) : facet === 'jamb-left' ? away(0, v, u) : facet === 'jamb-right' ? away(W, v, u) : away(u, v, 0)),
+      facets: ['face', 'sill', 'jamb-left', ...(board ? ['reveal-sill', 'reveal-jamb-left', 'outer-face'] : [])],
+      at: (facet, u, v) => (facet === 'reveal-sill' ? away(u, 0, v - board) : facet === 'reveal-jamb-left' ? away(0, v, u - board) : facet === 'outer-face' ? away(u, v, -board) : facet === 'sill' ? away(u, 0, v) : facet === 'jamb-left' ? away(0, v, u) : facet === 'jamb-right' ? away(W, v, u) : away(u, v, 0)),
     };
   }
   const foot: Record<string, [y: number, z: number]> = {};
@@ -46,15 +47,16 @@ export function Oblique({ sheet, step }: { sheet: SequenceSheet; step: number })
   const extents = facets.map((f): [string, number[]] => {
     const e = sheet.detail.facets?.[f];
     if (e) return [f, [(e.u as number[])[0] ?? 0, (e.v as number[])[0] ?? 0, (e.u as number[])[1] ?? 0, (e.v as number[])[1] ?? 0]];
-    const { width_mm: W = 0, height_mm: H = 0, depth_mm: D = 0, margin_mm: M = 0 } = opening ?? {};
-    return [f, f === 'face' ? [-M, -M, W + M, H + M] : f === 'sill' ? [0, 0, W, D] : [0, 0, D, H]];
+    const { width_mm: W = 0, height_mm: H = 0, depth_mm: D = 0, margin_mm: M = 0, outer_board_mm: board = 0 } = opening ?? {};
+    const deep = f.startsWith('reveal-') ? board : D;
+    return [f, f.endsWith('face') ? [-M, -M, W + M, H + M] : f.endsWith('sill') ? [0, 0, W, deep] : [0, 0, deep, H]];
   });
   const all = extents.flatMap(([f, e]) => corners(f, e));
   const [x0, x1] = [Math.min(...all.map((p) => p[0])), Math.max(...all.map((p) => p[0]))];
   const [y0, y1] = [Math.min(...all.map((p) => p[1])), Math.max(...all.map((p) => p[1]))];
   const pen = Math.max(x1 - x0, y1 - y0) / 240;
   const path = (points: Point[]) => `M${points.map((p) => p.join(' ')).join('L')}z`;
-  const hole = opening ? path(corners('face', [0, 0, opening.width_mm, opening.height_mm])) : '';
+  const hole = (facet: string) => (opening ? path(corners(facet, [0, 0, opening.width_mm, opening.height_mm])) : '');
   const draw = ({ piece, patch }: { piece: { id: string; kind: string; step: number }; patch: Patch }) => {
     const colour = COLOUR[piece.kind] ?? 'var(--color-ink)';
     const now = (patch.step ?? piece.step) === step;
@@ -62,10 +64,19 @@ export function Oblique({ sheet, step }: { sheet: SequenceSheet; step: number })
   };
   const laid = inOrder(sheet.detail, step).filter(({ patch }) => facets.includes(patch.facet));
   const face = opening ? laid.filter(({ patch }) => patch.facet === 'face') : [];
+  // The board hides the sheathing once it is up; what is on it and on its cut edges lies before that.
+  const boarded = opening !== undefined && laid.some(({ piece, patch }) => piece.kind === 'board' && patch.facet === 'outer-face');
+  const shown = extents.filter(([f]) => !opening || !onBoard(f));
   return (
     <svg viewBox={`${x0 - pen * 4} ${y0 - pen * 4} ${x1 - x0 + pen * 8} ${y1 - y0 + pen * 8}`} className="mx-auto block max-h-[150px] w-full" role="img" aria-label={`${sheet.detail.title}, folded back, after step ${step}`} data-drawing="oblique">
-      {extents.map(([f, e]) => <path key={f} d={path(corners(f, e))} fill="#fff" stroke="var(--color-ink)" strokeWidth={pen} />)}
-      {opening ? <>{face.map(draw)}{!face.some(({ piece }) => piece.kind === 'unit') && <><path d={hole} fill="var(--color-board)" stroke="var(--color-ink)" strokeWidth={pen} />{laid.filter(({ patch }) => patch.facet !== 'face').map(draw)}</>}</> : laid.map(draw)}
+      {shown.map(([f, e]) => <path key={f} d={path(corners(f, e))} fill="#fff" stroke="var(--color-ink)" strokeWidth={pen} />)}
+      {opening ? <>{face.map(draw)}{!face.some(({ piece }) => piece.kind === 'unit') && <><path d={hole('face')} fill="var(--color-board)" stroke="var(--color-ink)" strokeWidth={pen} />{laid.filter(({ patch }) => patch.facet !== 'face' && !onBoard(patch.facet)).map(draw)}</>}</> : laid.map(draw)}
+      {boarded && <>
+        {extents.filter(([f]) => f.startsWith('reveal-')).map(([f, e]) => <path key={f} d={path(corners(f, e))} fill="#fff" stroke="var(--color-ink)" strokeWidth={pen} />)}
+        {laid.filter(({ patch }) => patch.facet.startsWith('reveal-')).map(draw)}
+        {extents.filter(([f]) => f === 'outer-face').map(([f, e]) => <path key={f} d={path(corners(f, e)) + hole(f)} fillRule="evenodd" fill="#fff" stroke="var(--color-ink)" strokeWidth={pen} />)}
+        {laid.filter(({ piece, patch }) => patch.facet === 'outer-face' && piece.kind !== 'board').map(draw)}
+      </>}
     </svg>
   );
 }

@@ -2,9 +2,7 @@ import { useId, useMemo, useRef, useState } from 'react';
 import type { Check, Detail, Patch, Piece, RainStrip, SequenceSheet, Units } from '../api/types';
 import { show } from '../quantity/show';
 import { Hatch } from './Hatch';
-import { unfold, type Box } from './unfold';
-
-export const FACES = ['face', 'sill', 'jamb-left', 'jamb-right', 'head'] as const;
+import { drawnDepth, onBoard, planes, unfold, type Box } from './unfold';
 
 export const COLOUR: Record<string, string> = { sheet: '#5f7075', membrane: 'var(--color-air)', formable: 'var(--color-water)', tape: 'var(--color-vapour)', unit: 'var(--color-ink)', fluid: 'var(--color-water)', moulded: 'var(--color-vapour)', corner: 'var(--color-water)', sealant: 'var(--color-caution)', metal: 'var(--color-ink)', board: 'var(--color-heat)' };
 
@@ -28,12 +26,16 @@ interface Props {
 }
 
 /** Lines along the arrises of an opening: where its returns are laid back into the hole, each mitred at its ends. */
-function mitres({ width_mm: W, height_mm: H, depth_mm: D }: NonNullable<Detail['opening']>): Record<string, [number, number][]> {
-  const e = Math.min(D, W / 2.2, H / 2.2);
-  return {
-    sill: [[0, 0], [e, e], [W - e, e], [W, 0]], head: [[0, H], [e, H - e], [W - e, H - e], [W, H]],
-    'jamb-left': [[0, 0], [e, e], [e, H - e], [0, H]], 'jamb-right': [[W, 0], [W - e, e], [W - e, H - e], [W, H]],
-  };
+function mitres(opening: NonNullable<Detail['opening']>): Record<string, [number, number][]> {
+  const { width_mm: W, height_mm: H } = opening;
+  return Object.fromEntries(planes(opening).flatMap(({ prefix, depth, at }) => {
+    const e = drawnDepth(opening, depth);
+    const shapes: [string, [number, number][]][] = [
+      ['sill', [[0, 0], [e, e], [W - e, e], [W, 0]]], ['head', [[0, H], [e, H - e], [W - e, H - e], [W, H]]],
+      ['jamb-left', [[0, 0], [e, e], [e, H - e], [0, H]]], ['jamb-right', [[W, 0], [W - e, e], [W - e, H - e], [W, H]]],
+    ];
+    return shapes.map(([name, points]): [string, [number, number][]] => [prefix + name, points.map(([u, v]) => [u + at, v])]);
+  }));
 }
 
 /** A detail unfolded flat, seen from outside: the returns of an opening laid back into the hole, other facets one under the other. */
@@ -57,7 +59,7 @@ export function Unfolded({ sheet, step, units, selected = null, onSelect, measur
   };
   const outline = (points: [number, number][]) => `M${points.map(([u, v]) => `${X(u)} ${Y(v)}`).join('L')}z`;
   const mitre = opening ? Object.fromEntries(Object.entries(mitres(opening)).map(([facet, points]) => [facet, outline(points)])) : {};
-  const hole = outline([[0, 0], [W, 0], [W, H], [0, H]]);
+  const walls = opening ? planes(opening) : [];
 
   /** A pointer's place as mm on the sheet. */
   const at = (e: React.PointerEvent): [number, number] => {
@@ -93,8 +95,8 @@ export function Unfolded({ sheet, step, units, selected = null, onSelect, measur
         return <clipPath key={name} id={`${clip}${name}`}><rect x={Math.max(b.x, X(u0)) - 4} y={Math.max(b.y, Y(v1)) - 4} width={Math.min(b.width, (u1 - u0) * scale) + 8} height={Math.min(b.height, (v1 - v0) * scale) + 8} /></clipPath>;
       })}
       {opening
-        ? <><rect x={X(u0)} y={Y(v1)} width={(u1 - u0) * scale} height={(v1 - v0) * scale} fill="#fff" stroke="var(--color-ink)" strokeWidth="1.5" />
-          <path d={hole} fill="#fff" stroke="var(--color-ink)" strokeWidth="2" />
+        ? <>{walls.map(({ face, at }) => <g key={face}><rect {...(window ? { x: X(u0), y: Y(v1), width: (u1 - u0) * scale, height: (v1 - v0) * scale } : box({ facet: face, rect: [-M, -M, W + M, H + M] }))} fill="#fff" stroke="var(--color-ink)" strokeWidth="1.5" />
+          <path d={outline([[at, 0], [at + W, 0], [at + W, H], [at, H]])} fill="#fff" stroke="var(--color-ink)" strokeWidth="2" /></g>)}
           {Object.entries(mitre).map(([facet, d]) => <path key={facet} d={d} fill="none" stroke="var(--color-hair)" strokeWidth="1.2" />)}</>
         : Object.entries(flat.facets).map(([name, f]) => <rect key={name} {...box({ facet: name, rect: f.extent })} fill="#fff" stroke="var(--color-ink)" strokeWidth="1.5" />)}
       {laid.map(({ piece, patch }) => {
@@ -118,12 +120,13 @@ export function Unfolded({ sheet, step, units, selected = null, onSelect, measur
         </g>
       ))}
       {detail.penetrations?.map((pipe) => <Pipe key={pipe.id} b={box(pipe as Pick<Patch, 'facet' | 'rect'>)} round={detail.generated?.generator !== 'rectangular-penetration'} />)}
+      {walls.length > 1 && !window && walls.map(({ face }) => <text key={face} x={box({ facet: face, rect: [-M, -M, W + M, H + M] }).x + 8} y={box({ facet: face, rect: [-M, -M, W + M, H + M] }).y + 26} fontSize="20" fill="var(--color-faint)" stroke="#fff" strokeWidth="5" paintOrder="stroke" pointerEvents="none">{sheet.facets[face] ?? face}</text>)}
       {!opening && !window && Object.entries(flat.facets).map(([name, f]) => <text key={name} x={box({ facet: name, rect: f.extent }).x + 8} y={box({ facet: name, rect: f.extent }).y + 26} fontSize="20" fill="var(--color-faint)" stroke="#fff" strokeWidth="5" paintOrder="stroke" pointerEvents="none">{sheet.facets[name] ?? name}</text>)}
       {onDrag && laid.filter(({ piece }) => piece.id === selected).map(({ patch }) => <Handles key={`h${patch.id}`} b={box(drag?.patch === patch ? { facet: patch.facet, rect: dragged(patch.rect as Box, drag.side, drag.by) } : patch)} moving={drag?.patch === patch} sides={flat.facets[patch.facet]} onTake={(e, side) => take(e, patch, side)} />)}
       {rain?.map((r, i) => <Water key={i} {...{ r, box, onStrip, running }} chosen={r === strip} />)}
       {!window && laid.map(({ piece, patch }) => {
         const number = patch.step ?? piece.step;
-        if ((opening !== undefined && patch.facet !== 'face') || numbered.has(`${piece.id}${number}`)) return null;
+        if ((opening !== undefined && !walls.some((w) => w.face === patch.facet || (w.prefix === 'reveal-' && patch.facet === 'reveal-sill'))) || numbered.has(`${piece.id}${number}`)) return null;
         numbered.add(`${piece.id}${number}`);
         const b = box(patch);
         // A number under a later piece says nothing.
@@ -264,7 +267,9 @@ const RAIN: Record<RainStrip['severity'], { colour: string; dash: string }> = { 
 /** The way of the water in one strip: a line down through every facet it crosses, ended by the mark of what comes of it. */
 function Water({ r, box, chosen, onStrip, running }: { r: RainStrip; box: (p: Pick<Patch, 'facet' | 'rect'>) => { x: number; y: number; width: number; height: number }; chosen: boolean; onStrip: ((r: RainStrip) => void) | undefined; running: boolean }) {
   const points = r.route.map((p) => box({ facet: p.facet, rect: [p.u, p.v, p.u, p.v] }));
-  const d = points.map((p, i) => `${i === 0 ? 'M' : 'L'}${p.x} ${p.y}`).join('');
+  // From the sheathing out over the board it goes on in the other plane, drawn beside: no line joins the two.
+  const out = (i: number) => onBoard(r.route[i]?.facet ?? '');
+  const d = points.map((p, i) => `${i === 0 || out(i) !== out(i - 1) ? 'M' : 'L'}${p.x} ${p.y}`).join('');
   const end = box({ facet: r.at.facet, rect: [r.at.u, r.at.v, r.at.u, r.at.v] });
   const { colour, dash } = RAIN[r.severity];
   return (

@@ -29,6 +29,18 @@ describe('an opening', () => {
   });
 });
 
+describe('an opening behind thick insulation', () => {
+  const flat = unfold({ ...opening, opening: { ...opening.opening, outer_board_mm: 150 } } as Detail);
+  it('stands its second plane beside the first, its cut edges laid back into the hole of that', () => {
+    expect(flat.bounds).toEqual([-500, -500, 1400 + 1900 + 60, 1700]);
+    expect(flat.onSheet('outer-face', [0, 0, 900, 1200])).toEqual([1960, 0, 2860, 1200]);
+    expect(flat.onSheet('reveal-sill', [0, 0, 900, 150])).toEqual([1960, 0, 2860, 150]);
+    expect(flat.onSheet('reveal-jamb-right', [0, 0, 150, 75])).toEqual([2710, 0, 2860, 75]);
+    expect(flat.onSheet('sill', [0, 0, 900, 140])).toEqual([0, 0, 900, 140]);
+    expect(flat.along('reveal-head', 5, 10)).toEqual([5, -10]);
+  });
+});
+
 describe('any other detail', () => {
   const flat = unfold(roof);
   it('puts each facet under the one its water comes from, and the rest below', () => {

@@ -23,6 +23,9 @@ export interface Unfolding {
 
 const GAP = 60;
 
+/** Whether a facet belongs to the outer of two planes. */
+export const onBoard = (facet: string) => facet === 'outer-face' || facet.startsWith('reveal-');
+
 /** A detail laid flat: an opening with its returns turned into the hole, any other with its facets one under the other as the water passes them. */
 export function unfold(detail: Detail): Unfolding {
   const facets = detail.opening ? ofOpening(detail.opening) : inARow(detail);
@@ -38,16 +41,39 @@ export function unfold(detail: Detail): Unfolding {
   return { bounds, facets, onSheet, along: (facet, du, dv) => { const f = facets[facet]; return f ? [du / f.du, dv / f.dv] : [0, 0]; } };
 }
 
-function ofOpening({ width_mm: W, height_mm: H, depth_mm: D, margin_mm: M }: NonNullable<Detail['opening']>): Record<string, Place> {
-  // Returns deeper than half the hole would lie over each other, so they are drawn short.
-  const deep = Math.min(D, W / 2.2, H / 2.2) / D;
-  return {
-    face: { u: 0, v: 0, du: 1, dv: 1, extent: [-M, -M, W + M, H + M] },
-    sill: { u: 0, v: 0, du: 1, dv: deep, extent: [0, 0, W, D] },
-    head: { u: 0, v: H, du: 1, dv: -deep, extent: [0, 0, W, D] },
-    'jamb-left': { u: 0, v: 0, du: deep, dv: 1, extent: [0, 0, D, H] },
-    'jamb-right': { u: W, v: 0, du: -deep, dv: 1, extent: [0, 0, D, H] },
-  };
+type Opening = NonNullable<Detail['opening']>;
+
+/** One plane of an opening: the face with its hole, and the returns laid back into it. */
+export interface Plane {
+  face: string;
+  /** of the names of its returns */
+  prefix: string;
+  depth: number;
+  /** where the lower left corner of its hole lies on the sheet, mm along */
+  at: number;
+}
+
+/** The sheathing, and beside it, where a thick board lies over that, the board's outer face. */
+export function planes({ width_mm: W, depth_mm, margin_mm: M, outer_board_mm }: Opening): Plane[] {
+  const inner = { face: 'face', prefix: '', depth: depth_mm, at: 0 };
+  return outer_board_mm ? [inner, { face: 'outer-face', prefix: 'reveal-', depth: outer_board_mm, at: W + 2 * M + GAP }] : [inner];
+}
+
+/** Returns deeper than half the hole would lie over each other, so they are drawn short. */
+export const drawnDepth = ({ width_mm: W, height_mm: H }: Opening, depth: number) => Math.min(depth, W / 2.2, H / 2.2);
+
+function ofOpening(opening: Opening): Record<string, Place> {
+  const { width_mm: W, height_mm: H, margin_mm: M } = opening;
+  const facets: Record<string, Place> = {};
+  for (const { face, prefix, depth: D, at } of planes(opening)) {
+    const deep = drawnDepth(opening, D) / D;
+    facets[face] = { u: at, v: 0, du: 1, dv: 1, extent: [-M, -M, W + M, H + M] };
+    facets[`${prefix}sill`] = { u: at, v: 0, du: 1, dv: deep, extent: [0, 0, W, D] };
+    facets[`${prefix}head`] = { u: at, v: H, du: 1, dv: -deep, extent: [0, 0, W, D] };
+    facets[`${prefix}jamb-left`] = { u: at, v: 0, du: deep, dv: 1, extent: [0, 0, D, H] };
+    facets[`${prefix}jamb-right`] = { u: at + W, v: 0, du: -deep, dv: 1, extent: [0, 0, D, H] };
+  }
+  return facets;
 }
 
 /** Facets under the one their water comes from, touching where nothing of them lies above the arris; those no fold leads to stand below. */
