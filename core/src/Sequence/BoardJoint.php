@@ -3,8 +3,10 @@
 namespace Apron\Sequence;
 
 use Apron\Detail\CutSize;
+use Apron\Detail\FramingMember;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
+use Apron\Detail\Rect;
 use Apron\Trace\Outcome;
 
 /** Where three boards of sheathing or insulation meet: a gap between them, the upright joint taped first, then the level one across it. */
@@ -42,8 +44,16 @@ final class BoardJoint extends JointDetail
         ];
     }
 
+    protected function framing(array $s): array
+    {
+        [$middle, $half] = [$s['length_mm'] / 2 + $s['stud_offset_mm'], $s['stud_mm'] / 2];
+
+        return [new FramingMember('face', new Rect(max(0.0, $middle - $half), 0.0, min($s['length_mm'], $middle + $half), 2 * $s['side_mm']))];
+    }
+
     protected function demandRoom(array $s): void
     {
+        $this->demandBelow($s, 'stud_offset_mm', $s['length_mm'] / 2, 'the boards that are drawn');
         $this->demandBelow($s, 'gap_mm', $s['tape_mm'] - 50, 'so that the tape holds 25 mm on both boards');
         $this->demandBelow($s, 'tape_mm', min($s['side_mm'], $s['length_mm'] / 2), 'the boards beside the joint');
     }

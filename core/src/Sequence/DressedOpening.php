@@ -5,6 +5,7 @@ namespace Apron\Sequence;
 use Apron\Detail\CutSize;
 use Apron\Detail\Detail;
 use Apron\Detail\Edge;
+use Apron\Detail\FramingMember;
 use Apron\Detail\Generated;
 use Apron\Detail\LeastLap;
 use Apron\Detail\Opening;
@@ -69,7 +70,7 @@ abstract class DressedOpening extends DetailGenerator
 
         return new Detail(
             id: $id, title: $title, opening: $opening, facets: $opening->facets(), folds: [], release: null, tolerant: [],
-            unit: $this->set($s, $chosen), pieces: $this->pieces($s, $used, $at, $chosen), penetrations: [], fasteners: [], framing: [],
+            unit: $this->set($s, $chosen), pieces: $this->pieces($s, $used, $at, $chosen), penetrations: [], fasteners: [], framing: $this->framing($s),
             leastLaps: $this->leastLaps(), panUpturn: $s['pan_upturn_mm'],
             steps: $this->numbered(array_map(fn (string $does): array => [$does, $this->figuresOf($does, $s)], $order)),
             generated: $generated,
@@ -84,6 +85,17 @@ abstract class DressedOpening extends DetailGenerator
         if ($s['margin_mm'] <= $s['face_return_mm']) {
             throw new CannotGenerate('margin_mm', $s['margin_mm'], sprintf('more than the return on the face, %g mm', $s['face_return_mm']));
         }
+    }
+
+    /**
+     * What stands behind the face, where a method's joints must lie on it.
+     *
+     * @param  array<string, float>  $s
+     * @return list<FramingMember>
+     */
+    protected function framing(array $s): array
+    {
+        return [];
     }
 
     /**

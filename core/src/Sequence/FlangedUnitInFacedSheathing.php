@@ -21,7 +21,7 @@ class FlangedUnitInFacedSheathing extends DressedOpening
 
     public const NAME = 'flanged-unit-in-faced-sheathing';
 
-    protected const GROUPS = ['flanged'];
+    protected const GROUPS = ['flanged', 'framed'];
 
     protected const MATERIALS = [
         'board_material' => 'osb-film-faced', 'tape_material' => 'seam-tape', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip',

@@ -3,10 +3,12 @@
 namespace Apron\Sequence;
 
 use Apron\Detail\CutSize;
+use Apron\Detail\FramingMember;
 use Apron\Detail\LeastLap;
 use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
+use Apron\Detail\Rect;
 use Apron\Material\Material;
 
 /**
@@ -88,10 +90,40 @@ trait InTapedBoards
         return $tapes;
     }
 
+    /**
+     * Studs at their spacing from the middle of the opening, cut short below its sill plate and over its header, and a pair at each jamb:
+     * joints of boards are centred on framing.
+     *
+     * @param  array<string, float>  $s
+     * @return list<FramingMember>
+     */
+    protected function framing(array $s): array
+    {
+        [$w, $h, $m, $t, $head] = [$s['width_mm'], $s['height_mm'], $s['margin_mm'], $s['stud_mm'], min($s['header_mm'], $s['margin_mm'])];
+        $rects = [[-2 * $t, -$m, 0, $h + $m], [$w, -$m, $w + 2 * $t, $h + $m], [0, -$t, $w, 0], [0, $h, $w, $h + $head]];
+        $middle = $w / 2 + $s['stud_offset_mm'];
+        $reach = (int) floor(($w / 2 + $m) / $s['stud_spacing_mm']) + 1;
+        for ($k = -$reach; $k <= $reach; $k++) {
+            [$u0, $u1] = [max(-$m, $middle + $k * $s['stud_spacing_mm'] - $t / 2), min($w + $m, $middle + $k * $s['stud_spacing_mm'] + $t / 2)];
+            if ($u0 >= $u1) {
+                continue;
+            }
+            array_push($rects, ...($u1 <= 0 || $u0 >= $w ? [[$u0, -$m, $u1, $h + $m]] : [[$u0, -$m, $u1, -$t], [$u0, $h + $head, $u1, $h + $m]]));
+        }
+
+        return array_values(array_map(
+            fn (array $rect): FramingMember => new FramingMember('face', new Rect(...array_map(floatval(...), $rect))),
+            array_filter($rects, fn (array $rect): bool => $rect[1] < $rect[3]),
+        ));
+    }
+
     /** @param  array<string, float>  $s */
     protected function demandBoards(array $s): void
     {
         $needed = 2 * (max($this->headStripTop($s), $s['face_return_mm']) + $s['seam_tape_mm'] / 2);
+        if ($s['margin_mm'] <= 2 * $s['stud_mm']) {
+            throw new CannotGenerate('stud_mm', $s['stud_mm'], sprintf('less than half the margin, %g mm: two stand at each jamb', $s['margin_mm']));
+        }
         if ($s['margin_mm'] < $needed) {
             throw new CannotGenerate('margin_mm', $s['margin_mm'], sprintf('%g mm or more, so that the joints of the boards clear the strips', $needed));
         }

@@ -5,6 +5,7 @@ namespace Apron\Sequence;
 use Apron\Detail\Detail;
 use Apron\Detail\Facet;
 use Apron\Detail\Fold;
+use Apron\Detail\FramingMember;
 use Apron\Detail\Generated;
 use Apron\Detail\LeastLap;
 use Apron\Detail\Penetration;
@@ -80,6 +81,17 @@ abstract class JointDetail extends DetailGenerator
         return [];
     }
 
+    /**
+     * What stands behind a facet, where a method's joints must lie on it.
+     *
+     * @param  array<string, float>  $s
+     * @return list<FramingMember>
+     */
+    protected function framing(array $s): array
+    {
+        return [];
+    }
+
     protected function demandRoom(array $s): void
     {
     }
@@ -94,7 +106,7 @@ abstract class JointDetail extends DetailGenerator
 
         return new Detail(
             id: $id, title: $title, opening: null, facets: $facets, folds: $this->folds($s), release: static::RELEASE, tolerant: [], unit: null,
-            pieces: $this->pieces($s, $used, $chosen), penetrations: $this->penetrations($s), fasteners: $this->fasteners($s), framing: [],
+            pieces: $this->pieces($s, $used, $chosen), penetrations: $this->penetrations($s), fasteners: $this->fasteners($s), framing: $this->framing($s),
             leastLaps: [
                 ...$this->lapping(['membrane', 'formable', 'corner', 'moulded'], $least['membrane_mm']), ...$this->lapping(['fluid'], $least['fluid_mm']),
                 new LeastLap('sheet', 'sheet', $least['sheet_level_mm'], $least['sheet_upright_mm']), new LeastLap('sheet', 'membrane', $least['membrane_mm'], $least['membrane_mm']),

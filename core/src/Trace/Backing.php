@@ -61,18 +61,38 @@ final class Backing
             return null;
         }
         $upright = $lap->height() > $lap->width();
-        foreach ($members as $member) {
-            $behind = $member->rect->overlap($lap);
-            if ($behind !== null && ($upright ? $behind->height() >= $lap->height() : $behind->width() >= $lap->width())) {
-                return null;
-            }
-        }
+        $behind = array_filter(array_map(fn (FramingMember $m): ?Rect => $m->rect->overlap($lap), $members));
+        $runs = array_map(fn (Rect $r): array => $upright ? [$r->v0, $r->v1] : [$r->u0, $r->u1], $behind);
 
-        return $lap;
+        return self::firstBare($runs, ...($upright ? [$lap->v0, $lap->v1] : [$lap->u0, $lap->u1])) === null ? null : $lap;
     }
 
     /**
-     * The line where two boards stand side by side, no wider apart than a gap, where no member takes both their edges.
+     * The first stretch of a line that no run covers.
+     *
+     * @param  array<array{float, float}>  $runs
+     * @return array{float, float}|null
+     */
+    private static function firstBare(array $runs, float $from, float $to): ?array
+    {
+        sort($runs);
+        foreach ($runs as [$start, $end]) {
+            if ($start > $from) {
+                break;
+            }
+            $from = max($from, $end);
+        }
+        if ($from >= $to) {
+            return null;
+        }
+        $next = array_filter(array_column($runs, 0), fn (float $start): bool => $start > $from && $start < $to);
+
+        return [$from, $next === [] ? $to : min($next)];
+    }
+
+    /**
+     * The line where two boards stand side by side, no wider apart than a gap, where no member takes both their edges: a cripple
+     * under a sill plate does so together with it.
      *
      * @param  list<FramingMember>  $members
      */
@@ -84,13 +104,9 @@ final class Backing
         if ($right->u0 < $left->u1 || $right->u0 - $left->u1 > $bearing || $foot >= $top) {
             return null;
         }
-        foreach ($members as $member) {
-            $bears = $member->rect->u0 <= $left->u1 - $bearing && $member->rect->u1 >= $right->u0 + $bearing;
-            if ($bears && $member->rect->v0 <= $foot && $member->rect->v1 >= $top) {
-                return null;
-            }
-        }
+        $bear = array_filter($members, fn (FramingMember $m): bool => $m->rect->u0 <= $left->u1 - $bearing && $m->rect->u1 >= $right->u0 + $bearing);
+        $bare = self::firstBare(array_map(fn (FramingMember $m): array => [$m->rect->v0, $m->rect->v1], $bear), $foot, $top);
 
-        return new Rect($left->u1, $foot, $right->u0, $top);
+        return $bare === null ? null : new Rect($left->u1, $bare[0], $right->u0, $bare[1]);
     }
 }

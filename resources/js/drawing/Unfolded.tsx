@@ -119,6 +119,7 @@ export function Unfolded({ sheet, step, units, selected = null, onSelect, measur
           {!window && <text x={box(patch).x + 8} y={box(patch).y - 8} fontSize="20" stroke="#fff" strokeWidth="6" paintOrder="stroke">flap, held up until step {patch.step}</text>}
         </g>
       ))}
+      {!window && detail.framing?.map((member, i) => <rect key={`m${i}`} {...box(member as Pick<Patch, 'facet' | 'rect'>)} fill="none" stroke="var(--color-ink)" strokeWidth="1.2" strokeDasharray="3 7" pointerEvents="none" data-framing />)}
       {detail.penetrations?.map((pipe) => <Pipe key={pipe.id} b={box(pipe as Pick<Patch, 'facet' | 'rect'>)} round={detail.generated?.generator !== 'rectangular-penetration'} />)}
       {walls.length > 1 && !window && walls.map(({ face }) => <text key={face} x={box({ facet: face, rect: [-M, -M, W + M, H + M] }).x + 8} y={box({ facet: face, rect: [-M, -M, W + M, H + M] }).y + 26} fontSize="20" fill="var(--color-faint)" stroke="#fff" strokeWidth="5" paintOrder="stroke" pointerEvents="none">{sheet.facets[face] ?? face}</text>)}
       {!opening && !window && Object.entries(flat.facets).map(([name, f]) => <text key={name} x={box({ facet: name, rect: f.extent }).x + 8} y={box({ facet: name, rect: f.extent }).y + 26} fontSize="20" fill="var(--color-faint)" stroke="#fff" strokeWidth="5" paintOrder="stroke" pointerEvents="none">{sheet.facets[name] ?? name}</text>)}
