@@ -12,7 +12,7 @@ final class DoorWithFlushThreshold extends StrappedUnitInSelfAdhered
 
     protected function order(array $chosen, array $s): array
     {
-        return ['membrane-below-and-beside', 'threshold-pan', 'jamb-liners', 'head-liner', 'course-to-arris', 'door-on-blocks', 'outer-seals', 'inner-air-seal', 'threshold-channel'];
+        return $this->coupled(['membrane-below-and-beside', 'threshold-pan', 'jamb-liners', 'head-liner', 'course-to-arris', 'door-on-blocks', 'outer-seals', 'inner-air-seal', 'threshold-channel'], $s);
     }
 
     protected function backDam(array $s): float

@@ -99,6 +99,21 @@ abstract class DressedOpening extends DetailGenerator
     }
 
     /**
+     * Coupled units side by side, each wide enough to be one.
+     *
+     * @param  array<string, float>  $s
+     */
+    protected function demandWholeUnits(array $s): void
+    {
+        if ($s['mullions'] !== floor($s['mullions'])) {
+            throw new CannotGenerate('mullions', $s['mullions'], 'a whole number');
+        }
+        if ($s['width_mm'] / ($s['mullions'] + 1) < 300) {
+            throw new CannotGenerate('mullions', $s['mullions'], 'units of 300 mm or more each');
+        }
+    }
+
+    /**
      * What the words of a step speak of.
      *
      * @param  array<string, float>  $s

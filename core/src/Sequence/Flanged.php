@@ -22,12 +22,7 @@ trait Flanged
         if ($s['clearance_mm'] < $s['strip_clear_of_frame_mm']) {
             throw new CannotGenerate('strip_clear_of_frame_mm', $s['strip_clear_of_frame_mm'], sprintf('no more than the clearance, %g mm', $s['clearance_mm']));
         }
-        if ($s['mullions'] !== floor($s['mullions'])) {
-            throw new CannotGenerate('mullions', $s['mullions'], 'a whole number');
-        }
-        if ($s['width_mm'] / ($s['mullions'] + 1) < 300) {
-            throw new CannotGenerate('mullions', $s['mullions'], 'units of 300 mm or more each');
-        }
+        $this->demandWholeUnits($s);
         $this->demandHeadRoom($s);
     }
 

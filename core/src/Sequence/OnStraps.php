@@ -10,6 +10,7 @@ trait OnStraps
     protected function demandRoom(array $s): void
     {
         parent::demandRoom($s);
+        $this->demandWholeUnits($s);
         if ($s['depth_mm'] < $s['setback_mm'] + $s['frame_depth_mm']) {
             throw new CannotGenerate('setback_mm', $s['setback_mm'], sprintf('no more than %g mm, so that the frame stays on the sill', $s['depth_mm'] - $s['frame_depth_mm']));
         }
@@ -28,6 +29,7 @@ trait OnStraps
     {
         return match ($does) {
             'unit-on-straps', 'unit-on-clips', 'unit-with-membranes', 'unit-with-tape', 'door-on-blocks' => ['setback_mm' => $s['setback_mm'], 'clearance_mm' => $s['clearance_mm']],
+            'mullions-coupled' => ['units' => $s['mullions'] + 1, 'each_mm' => $s['width_mm'] / ($s['mullions'] + 1), 'clearance_mm' => $s['clearance_mm']],
             'membrane-below-and-beside' => ['above_mm' => $s['membrane_lap_mm']],
             default => parent::figuresOf($does, $s),
         };
@@ -40,5 +42,23 @@ trait OnStraps
     protected function setAndSealed(array $chosen): array
     {
         return ["unit-on-{$chosen['held_by']}", 'outer-seals', "{$chosen['held_by']}-resealed", 'inner-air-seal'];
+    }
+
+    /**
+     * Where several units stand side by side, the step that closes the lines between them follows the one that sets them. Such a line
+     * has no facet: what comes down in it is let go on the sill, as everywhere along that.
+     *
+     * @param  list<string>  $order
+     * @param  array<string, float>  $s
+     * @return list<string>
+     */
+    protected function coupled(array $order, array $s): array
+    {
+        $sets = array_keys(array_intersect($order, ['unit-on-straps', 'unit-on-clips', 'unit-with-membranes', 'unit-with-tape', 'door-on-blocks']));
+        if ($s['mullions'] > 0 && $sets !== []) {
+            array_splice($order, $sets[0] + 1, 0, ['mullions-coupled']);
+        }
+
+        return $order;
     }
 }

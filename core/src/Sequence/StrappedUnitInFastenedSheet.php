@@ -31,7 +31,7 @@ final class StrappedUnitInFastenedSheet extends DressedOpening
 
     protected function order(array $chosen, array $s): array
     {
-        return ['sheet-cut-and-turned-in', 'sill-pan', 'jamb-liners', 'head-liner', 'flap-to-arris', 'slit-tapes', ...$this->setAndSealed($chosen)];
+        return $this->coupled(['sheet-cut-and-turned-in', 'sill-pan', 'jamb-liners', 'head-liner', 'flap-to-arris', 'slit-tapes', ...$this->setAndSealed($chosen)], $s);
     }
 
     protected function pieces(array $s, array $used, array $at, array $chosen): array

@@ -25,7 +25,7 @@ final class StrappedUnitInFluid extends DressedOpening
 
     protected function order(array $chosen, array $s): array
     {
-        return ['detail-coat', 'field-coat', ...$this->setAndSealed($chosen)];
+        return $this->coupled(['detail-coat', 'field-coat', ...$this->setAndSealed($chosen)], $s);
     }
 
     protected function pieces(array $s, array $used, array $at, array $chosen): array

@@ -28,7 +28,7 @@ class StrappedUnitInSelfAdhered extends DressedOpening
 
     protected function order(array $chosen, array $s): array
     {
-        return ['membrane-below-and-beside', 'sill-pan', 'jamb-liners', 'head-liner', 'course-to-arris', ...$this->setAndSealed($chosen)];
+        return $this->coupled(['membrane-below-and-beside', 'sill-pan', 'jamb-liners', 'head-liner', 'course-to-arris', ...$this->setAndSealed($chosen)], $s);
     }
 
     protected function pieces(array $s, array $used, array $at, array $chosen): array

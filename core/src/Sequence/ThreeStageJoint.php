@@ -19,9 +19,9 @@ final class ThreeStageJoint extends StrappedUnitInSelfAdhered
 
     protected function order(array $chosen, array $s): array
     {
-        return ['membrane-below-and-beside', 'sill-pan', 'jamb-liners', 'head-liner', 'course-to-arris', ...($chosen['outer'] === 'membranes'
+        return $this->coupled(['membrane-below-and-beside', 'sill-pan', 'jamb-liners', 'head-liner', 'course-to-arris', ...($chosen['outer'] === 'membranes'
             ? ['unit-with-membranes', 'joint-insulation', 'membranes-pressed', 'inner-membrane']
-            : ['unit-with-tape', 'tape-grown', 'joint-insulation', 'inner-membrane'])];
+            : ['unit-with-tape', 'tape-grown', 'joint-insulation', 'inner-membrane'])], $s);
     }
 
     protected function set(array $s, array $chosen): Unit

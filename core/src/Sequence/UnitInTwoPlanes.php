@@ -37,10 +37,10 @@ final class UnitInTwoPlanes extends DressedOpening
 
     protected function order(array $chosen, array $s): array
     {
-        return [
+        return $this->coupled([
             'membrane-below-and-beside', 'sill-pan', 'jamb-liners', 'head-liner', 'head-wedge-metal', 'head-flashing-out', 'course-over-flashing', 'boards-round', 'reveal-metal-edge',
             $chosen['drains_to'] === 'sheathing' ? 'second-pan-apart' : 'second-pan-over', ...$this->setAndSealed($chosen),
-        ];
+        ], $s);
     }
 
     protected function pieces(array $s, array $used, array $at, array $chosen): array

@@ -60,7 +60,7 @@ final class Backing
         if ($lap === null || ! $staggered) {
             return null;
         }
-        $upright = $lap->height() > $lap->width();
+        $upright = $lap->height() >= $lap->width();
         $behind = array_filter(array_map(fn (FramingMember $m): ?Rect => $m->rect->overlap($lap), $members));
         $runs = array_map(fn (Rect $r): array => $upright ? [$r->v0, $r->v1] : [$r->u0, $r->u1], $behind);
 

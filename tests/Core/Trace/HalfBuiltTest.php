@@ -1,6 +1,8 @@
 <?php
 
 use Apron\Detail\Detail;
+use Apron\File\DetailFormat;
+use Apron\File\Node;
 use Apron\Finding;
 use Apron\Material\Catalogue;
 use Apron\Material\Materials;
@@ -36,6 +38,19 @@ it('finds the steps after which a shower does no harm', function (string $method
 it('wets everything where nothing is laid yet, and is finished as the whole detail is', function () {
     $states = HalfBuilt::eachStep(window());
     expect($states[0]['worst'])->toBe(Outcome::Wets)->and(end($states)['worst'])->toBe((new Apron\Trace\DetailAssessment(window()))->worst());
+});
+
+it('covers no more than what is bare: the cut edge of the board and 150 past it', function () {
+    $states = array_column(HalfBuilt::eachStep(window('unit-in-two-planes')), null, 'step');
+    expect($states[7]['safe'])->toBeTrue()->and($states[8]['wets'])->toBe(['reveal-sill'])->and($states[10]['safe'])->toBeTrue();
+    $cover = $states[8]['cover'];
+    expect([$cover->u0, $cover->v0, $cover->u1, $cover->v1])->toBe([-150.0, -150.0, 1050.0, 1700.0]);
+});
+
+it('knows no cover for a pipe that sticks out of the wall below an eaves', function () {
+    $detail = roofDetail([piece('roofing', 'membrane', 1, [['roof', [0, 0, 1000, 500], ['joined' => ['r']]], ['face', [0, 800, 1000, 1000], ['joined' => ['r']]]])]) + ['penetrations' => [['id' => 'pipe', 'facet' => 'face', 'rect' => [400, 400, 600, 600]]]];
+    $states = HalfBuilt::eachStep(DetailFormat::read(Node::of($detail), new Materials([], new Catalogue)));
+    expect($states[0]['safe'])->toBeFalse()->and($states[0]['cover'])->toBeNull();
 });
 
 it('keeps the key of a finding through edits that move what it speaks of', function () {

@@ -7,6 +7,9 @@ use Apron\File\Node;
 use Apron\Material\Catalogue;
 use Apron\Material\Materials;
 use Apron\Sequence\FlangedUnitInFastenedSheet;
+use Apron\Sequence\Generators;
+use Apron\Sequence\Reasons;
+use Apron\Trace\DetailAssessment;
 use Apron\Trace\Outcome;
 
 require_once __DIR__.'/Support.php';
@@ -200,6 +203,17 @@ it('meets what each generator promises: the outcome it declares, no fail, every 
     }
     expect(DetailWriter::write(DetailFormat::read(Node::of(DetailWriter::write($detail)), new Materials([], new Catalogue))))->toEqual(DetailWriter::write($detail));
 })->with(everyGenerator());
+
+it('couples units on straps after they are set and before they are sealed inside', function (string $name) {
+    $generator = Generators::named($name);
+    $detail = $generator->make('o', 'O', ['width_mm' => 1800.0, 'height_mm' => 1500.0, 'depth_mm' => 150.0, 'mullions' => 2.0], new Materials([], new Catalogue));
+    $at = array_column($detail->steps, 'number', 'does');
+    $tied = array_map(fn (array $r) => [$r['before'], $r['after']], Reasons::of($detail));
+    $set = $at['unit-on-straps'] ?? $at['unit-with-tape'] ?? $at['door-on-blocks'];
+    expect($tied)->toContain([$set, $at['mullions-coupled']])->toContain([$at['mullions-coupled'], $at['inner-air-seal'] ?? $at['inner-membrane']])
+        ->and($detail->steps[$at['mullions-coupled'] - 1]->figures)->toMatchArray(['units' => 3.0, 'each_mm' => 600.0])
+        ->and((new DetailAssessment($detail))->worst())->toBe($generator->worst());
+})->with(['strapped-unit-in-fastened-sheet', 'strapped-unit-in-self-adhered', 'strapped-unit-in-fluid', 'three-stage-joint', 'door-with-flush-threshold', 'unit-in-two-planes']);
 
 it('dresses units coupled side by side: a cover over every mullion, and the promise kept', function (string $name) {
     $generator = Apron\Sequence\Generators::named($name);

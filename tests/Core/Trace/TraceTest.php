@@ -18,4 +18,4 @@ it('comes to what its reasons say', function (array $detail, array $expected, st
             expect(array_intersect_key((array) $shape[$what], $want))->toEqual($want, "$what: $reason");
         }
     }
-})->with([...require __DIR__.'/cases.php', ...require __DIR__.'/two-planes.php']);
+})->with([...require __DIR__.'/cases.php', ...require __DIR__.'/two-planes.php', ...require __DIR__.'/close-calls.php']);
