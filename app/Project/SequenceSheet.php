@@ -44,7 +44,7 @@ final class SequenceSheet
                 'short' => self::said($words, $step->does, 'short', $step->figures),
                 'how' => self::said($words, $step->does, 'reason', $step->figures),
                 'caution' => self::said($words, $step->does, 'remedy', $step->figures),
-                'pieces' => array_map(fn (array $piece): array => self::card($piece['piece'], $piece['facets'], $piece['laps'], $words), $card['pieces']),
+                'pieces' => array_map(fn (array $piece): array => self::card($piece['piece'], $piece['facets'], $piece['laps'], $words, $school), $card['pieces']),
             ], $detail->steps, StepCards::of($detail, $assessed->laps)),
             'cut_list' => CutList::of($detail),
             'rolls' => (new Rolls)->of($detail),
@@ -82,7 +82,7 @@ final class SequenceSheet
      * @param  list<Lap>  $laps
      * @return array<string, mixed>
      */
-    private static function card(Piece $piece, array $facets, array $laps, Words $words): array
+    private static function card(Piece $piece, array $facets, array $laps, Words $words, School $school): array
     {
         $like = [];
         foreach ($laps as $lap) {
@@ -95,7 +95,7 @@ final class SequenceSheet
             'id' => $piece->id,
             'on' => array_map(fn (string $facet): string => $words->listed('facet', $facet), $facets),
             'laps' => array_values($like),
-            'press' => self::said($words, $code, 'press', []), 'prime' => self::said($words, $code, 'prime', []),
+            'press' => self::said($words, $words->coded($code, $school->answers), 'press', []), 'prime' => self::said($words, $code, 'prime', []),
             'wait' => self::said($words, $code, 'wait', []), 'check' => self::said($words, $code, 'check', []),
         ];
     }

@@ -21,6 +21,23 @@ final class Schools
         ], Node::parse((string) file_get_contents(dirname(__DIR__).'/data/figures/schools.json'))->get('schools')->items(1));
     }
 
+    /**
+     * What an answer puts in place of the materials a method starts from.
+     *
+     * @return array<string, string> parameter of a generator => id of the catalogue
+     */
+    public static function materials(string $question, string $answer): array
+    {
+        /** @var array<string, array<string, array<string, string>>>|null $all */
+        static $all = null;
+        if ($all === null) {
+            $data = Node::parse((string) file_get_contents(dirname(__DIR__).'/data/figures/schools.json'));
+            $all = array_map(fn (Node $of): array => array_map(fn (Node $set): array => array_map(fn (Node $id): string => $id->id(), $set->entries()), $of->entries()), $data->get('materials')->entries());
+        }
+
+        return $all[$question][$answer] ?? [];
+    }
+
     /** @return array<string, list<string>> question => its answers */
     public static function answers(): array
     {

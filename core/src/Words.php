@@ -73,6 +73,22 @@ final class Words
         return $this->display->figure($key, $value);
     }
 
+    /**
+     * A code's words, or those the school of the project has instead, kept under `code@question.answer`.
+     *
+     * @param  array<string, string>  $answers  question => answer
+     */
+    public function coded(string $code, array $answers): string
+    {
+        foreach ($answers as $question => $answer) {
+            if ($this->has("$code@$question.$answer")) {
+                return "$code@$question.$answer";
+            }
+        }
+
+        return $code;
+    }
+
     public function has(string $code): bool
     {
         return isset($this->texts[$code]);

@@ -162,3 +162,14 @@ it('makes the openings again when the project settles its wind', function () {
     $this->putJson("{$this->path}/documents/brief/brief", ['revision' => $brief['revision'], 'content' => $brief['content']])->assertOk();
     expect($before)->toEqualWithDelta(300 / 9.81, 1e-9)->and($this->getJson("{$this->path}/sequences/o11")->json('detail.opening.head_of_water_mm'))->toEqualWithDelta(720 / 9.81, 1e-9);
 });
+
+it('puts on the cards and in the joint what the schools of the project say', function () {
+    $brief = $this->getJson($this->path)->json('brief');
+    $pressed = fn () => collect($this->getJson("{$this->path}/sequences/o4")->json('steps'))->pluck('pieces')->flatten(1)->firstWhere('id', 'slit-tape-left')['press'];
+    $joint = ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 140, 'gap_mm' => 13, 'frame_mm' => 80, 'unit_kg' => 40];
+    $foam = fn () => collect($this->postJson("{$this->path}/joinery", $joint)->json('joinery'))->firstWhere('what', 'joinery.foam')['text'];
+    expect($pressed())->toStartWith('Scraper')->and($foam())->toContain(', or to');
+    $brief['content']['project']['schools'] += ['press' => 'hand', 'foam-depth' => 'full'];
+    $this->putJson("{$this->path}/documents/brief/brief", ['revision' => $brief['revision'], 'content' => $brief['content']])->assertOk();
+    expect($pressed())->toStartWith('By hand')->and($foam())->toContain('60 %')->not->toContain('or to');
+});

@@ -100,7 +100,7 @@ class SequenceController
         $core = $this->store->open($project);
         $words = new Words(isset($given['units']) ? UnitSystem::from($given['units']) : $core->units);
         $float = array_map(floatval(...), array_intersect_key($given, array_flip([...$sizes, 'setback_mm'])));
-        $rows = array_map(fn (array $row): array => ['what' => $row['what'], 'title' => $words->text($row['what'], 'title'), 'text' => $words->text($row['what'], 'reason', $row['figures'])], Joinery::of($float));
+        $rows = array_map(fn (array $row): array => ['what' => $row['what'], 'title' => $words->text($row['what'], 'title'), 'text' => $words->text($words->coded($row['what'], $core->schools), 'reason', $row['figures'])], Joinery::of($float));
         $parameters = ['frame_depth_mm' => $float['frame_mm'], 'clearance_mm' => $float['gap_mm']] + array_intersect_key($float, array_flip(['width_mm', 'height_mm', 'depth_mm', 'setback_mm']));
         $depths = Depths::of($parameters, (float) ($given['insulation_mm'] ?? 0), new Materials($core->materials->own, $core->materials->catalogue));
 

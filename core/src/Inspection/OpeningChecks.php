@@ -133,7 +133,7 @@ final class OpeningChecks
             $this->look('bottom-flange-open', '', $piece->step);
         }
         foreach ($this->detail->steps as $step) {
-            if ($step->does === 'inner-air-seal') {
+            if (in_array($step->does, ['inner-air-seal', 'inner-tape', 'inner-membrane', 'inner-sill-bead'], true)) {
                 $this->look('inner-seal-whole', '', $step->number);
             }
         }

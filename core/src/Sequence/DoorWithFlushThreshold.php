@@ -10,9 +10,11 @@ final class DoorWithFlushThreshold extends StrappedUnitInSelfAdhered
 {
     public const NAME = 'door-with-flush-threshold';
 
+    protected const CHOICES = ['air_seal' => ['sealant', 'tape']];
+
     protected function order(array $chosen, array $s): array
     {
-        return $this->coupled(['membrane-below-and-beside', 'threshold-pan', 'jamb-liners', 'head-liner', 'course-to-arris', 'door-on-blocks', 'outer-seals', 'inner-air-seal', 'threshold-channel'], $s);
+        return $this->coupled(['membrane-below-and-beside', 'threshold-pan', 'jamb-liners', 'head-liner', 'course-to-arris', 'door-on-blocks', 'outer-seals', $chosen['air_seal'] === 'tape' ? 'inner-tape' : 'inner-air-seal', 'threshold-channel'], $s);
     }
 
     protected function backDam(array $s): float

@@ -2,6 +2,8 @@
 
 namespace Apron\Sequence;
 
+use Apron\Schools;
+
 /** Every way of dressing an opening that is built, and every other detail. */
 final class Generators
 {
@@ -52,6 +54,7 @@ final class Generators
             if (in_array($answer, $takes[$name] ?? [], true)) {
                 $settled[$name] = $answer;
             }
+            $settled += array_intersect_key(Schools::materials($question, $answer), $takes);
         }
 
         return $settled;

@@ -2,7 +2,9 @@
 
 namespace Apron\Sequence;
 
+use Apron\Detail\Edge;
 use Apron\Detail\Unit;
+use Apron\Detail\UnitJoint;
 
 /** A unit without flange, held by straps or clips at a given depth of the opening: sealed outside at jambs and head, drained at the sill. */
 trait OnStraps
@@ -18,7 +20,15 @@ trait OnStraps
 
     protected function set(array $s, array $chosen): Unit
     {
-        return new Unit($s['setback_mm'], $s['setback_mm'] + $s['frame_depth_mm'], null, $this->joints());
+        $joints = $this->joints();
+        if (($chosen['air_seal'] ?? '') === 'outer-tape') {
+            // Taped outside, it is closed there; inside only the sill has a bead, for its outer joint stays open.
+            foreach (['head', 'jamb-left', 'jamb-right'] as $side) {
+                $joints[$side] = new UnitJoint(Edge::Sealed, true, false);
+            }
+        }
+
+        return new Unit($s['setback_mm'], $s['setback_mm'] + $s['frame_depth_mm'], null, $joints);
     }
 
     /**
@@ -41,7 +51,13 @@ trait OnStraps
      */
     protected function setAndSealed(array $chosen): array
     {
-        return ["unit-on-{$chosen['held_by']}", 'outer-seals', "{$chosen['held_by']}-resealed", 'inner-air-seal'];
+        [$outer, $inner] = match ($chosen['air_seal']) {
+            'tape' => ['outer-seals', 'inner-tape'],
+            'outer-tape' => ['outer-tapes', 'inner-sill-bead'],
+            default => ['outer-seals', 'inner-air-seal'],
+        };
+
+        return ["unit-on-{$chosen['held_by']}", $outer, "{$chosen['held_by']}-resealed", $inner];
     }
 
     /**

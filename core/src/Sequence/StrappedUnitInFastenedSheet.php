@@ -21,7 +21,7 @@ final class StrappedUnitInFastenedSheet extends DressedOpening
 
     protected const MATERIALS = ['sheet_material' => 'polyolefin-wrap', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip', 'tape_material' => 'seam-tape'];
 
-    protected const CHOICES = ['held_by' => ['straps', 'clips']];
+    protected const CHOICES = ['held_by' => ['straps', 'clips'], 'air_seal' => ['sealant', 'tape', 'outer-tape']];
 
     /** Over the slits of the flap and the cut beside it the tapes rely on their bond. */
     public function worst(array $parameters = []): Outcome

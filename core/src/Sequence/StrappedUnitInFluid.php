@@ -15,7 +15,7 @@ final class StrappedUnitInFluid extends DressedOpening
 
     protected const MATERIALS = ['fluid_material' => 'fluid-permeable', 'flashing_material' => 'fluid-flashing'];
 
-    protected const CHOICES = ['held_by' => ['straps', 'clips']];
+    protected const CHOICES = ['held_by' => ['straps', 'clips'], 'air_seal' => ['sealant', 'tape', 'outer-tape']];
 
     /** Below the sill the field coat laps onto the detail coat and holds by its seal. */
     public function worst(array $parameters = []): Outcome

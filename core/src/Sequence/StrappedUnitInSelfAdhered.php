@@ -18,7 +18,7 @@ class StrappedUnitInSelfAdhered extends DressedOpening
 
     protected const MATERIALS = ['membrane_material' => 'membrane-permeable', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip'];
 
-    protected const CHOICES = ['held_by' => ['straps', 'clips']];
+    protected const CHOICES = ['held_by' => ['straps', 'clips'], 'air_seal' => ['sealant', 'tape', 'outer-tape']];
 
     /** Nothing lies over anything that water must get out from behind. */
     public function worst(array $parameters = []): Outcome

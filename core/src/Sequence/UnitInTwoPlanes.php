@@ -27,7 +27,7 @@ final class UnitInTwoPlanes extends DressedOpening
 
     protected const MATERIALS = ['membrane_material' => 'membrane-permeable', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip', 'edge_material' => 'aluminium', 'board_material' => 'mineral-wool-board'];
 
-    protected const CHOICES = ['held_by' => ['straps', 'clips'], 'drains_to' => ['sheathing', 'outer-face']];
+    protected const CHOICES = ['held_by' => ['straps', 'clips'], 'air_seal' => ['sealant', 'tape', 'outer-tape'], 'drains_to' => ['sheathing', 'outer-face']];
 
     /** Led out, the pan's water crosses onto the second pan by its bond; should that fail it is on the pan's own leg. */
     public function worst(array $parameters = []): Outcome
