@@ -48,21 +48,12 @@ function BriefSheet({ doc, mayEdit }: { doc: Doc<BriefContent>; mayEdit: boolean
           <h2 className="mt-3 mb-1 border-t border-hair pt-2 text-[15px] font-bold">Wind and rain</h2>
           <QuantityField label="Wind’s push on the walls" dimension="pressure" value={brief.project.wind_pressure_pa} least={1} most={5000} disabled={!mayEdit} width="6rem" onChange={(pa) => set({ project: { ...brief.project, wind_pressure_pa: pa } })} />
           <p className="text-faint">It settles how high water is held at a sill. Take it from the designer of the structure or the code.</p>
-          <h2 className="mt-3 mb-1 border-t border-hair pt-2 text-[15px] font-bold">Zone and schools</h2>
+          <h2 className="mt-3 mb-1 border-t border-hair pt-2 text-[15px] font-bold">Zone</h2>
           <label className="mb-1 flex justify-between gap-2"><span className="text-faint">climate zone, for the code tables</span>
             <select aria-label="Climate zone" value={brief.climate?.zone ?? ''} disabled={!mayEdit || !brief.climate} onChange={(e) => { if (brief.climate) { const climate: Climate = { ...brief.climate, zone: e.target.value }; if (e.target.value === '') delete climate.zone; set({ climate }); } }}>
               <option value="">not said</option>{ZONES.map((z) => <option key={z}>{z}</option>)}
             </select>
           </label>
-          {schools.data?.map((s) => {
-            const answer = (brief.project.schools as Record<string, string> | undefined)?.[s.question] ?? s.of[0]?.value;
-            return (
-              <label key={s.question} className="mb-1 block" title={s.why}><span className="flex justify-between gap-2"><span className="text-faint">{s.title}</span>
-                <select aria-label={s.title} className="max-w-[9.5rem]" value={answer} disabled={!mayEdit} onChange={(e) => set({ project: { ...brief.project, schools: { ...brief.project.schools, [s.question]: e.target.value } } })}>{s.of.map((o) => <option key={o.value} value={o.value}>{o.title}</option>)}</select></span>
-                <span className="block text-[11px] leading-tight text-faint">{s.why}</span>
-              </label>
-            );
-          })}
           {brief.climate && <a className="link text-faint" href={`/api/projects/${project}/hours.csv?seed=1`}>a year of hours made from these months, as CSV</a>}
           <h2 className="mt-3 mb-1 border-t border-hair pt-2 text-[15px] font-bold">Sheet</h2>
           <SaveState {...draft} mayEdit={mayEdit} />
@@ -85,6 +76,21 @@ function BriefSheet({ doc, mayEdit }: { doc: Doc<BriefContent>; mayEdit: boolean
         {brief.climate
           ? <><YearChart climate={brief.climate} months={year} units={units} /><MonthTable climate={brief.climate} mayEdit={mayEdit} change={(climate) => set({ climate })} /></>
           : <p className="max-w-[40rem] py-6 text-[15px]">No climate yet. Choose one of the seven made-up climates above, or read your own from an EPW weather file or a table of twelve months; its months can then be typed over or pasted into.</p>}
+        <section className="mt-5 border-t border-ink pt-2">
+          <h2 className="text-[15px] font-bold">Schools</h2>
+          <p className="mb-2 text-[12px] text-faint">Where good practitioners disagree, this project does it so. What an opening states itself wins.</p>
+          <div className="grid grid-cols-[repeat(auto-fill,minmax(14rem,1fr))] gap-x-6 gap-y-2">
+            {schools.data?.map((s) => {
+              const answer = (brief.project.schools as Record<string, string> | undefined)?.[s.question] ?? s.of[0]?.value;
+              return (
+                <label key={s.question} className="grid min-w-0 content-start"><span className="text-faint">{s.title}</span>
+                  <select aria-label={s.title} className="w-full min-w-0" value={answer} disabled={!mayEdit} onChange={(e) => set({ project: { ...brief.project, schools: { ...brief.project.schools, [s.question]: e.target.value } } })}>{s.of.map((o) => <option key={o.value} value={o.value}>{o.title}</option>)}</select>
+                  <span className="text-[11px] leading-tight text-faint">{s.why}</span>
+                </label>
+              );
+            })}
+          </div>
+        </section>
       </div>
     </Frame>
   );
