@@ -3,9 +3,9 @@
 // Mutation run on the rain trace and the checks of a detail: one small change at a time to core/src/Trace, the tests of
 // tests/Core/Trace and tests/Core/Detail against it. Prints the changes that no test noticed, and the share that was noticed.
 //
-//   php bin/mutate.php [--part=1/4] [--again=LOG] [FILE …]     in a clean clone: files are changed in place and put back
+//   php bin/mutate.php [--part=1/4] [--again=LOG] [--since=COMMIT] [FILE …]     in a clean clone: files are changed in place and put back
 //
-// `--again` tries only what a run before has printed as survived, after tests have been added.
+// `--again` tries only what a run before has printed as survived, after tests have been added; `--since` only lines written since a commit.
 //
 // A mutant listed in docs/mutants.json, by file, line's text and change, is one that was looked at and is left, with the reason.
 
@@ -17,13 +17,15 @@ const CHANGES = [
 
 chdir(dirname(__DIR__));
 $part = [1, 1];
-$again = null;
+$again = $since = null;
 $names = [];
 foreach (array_slice($argv, 1) as $word) {
     if (preg_match('~^--part=(\d+)/(\d+)$~', $word, $m) === 1) {
         $part = [(int) $m[1], (int) $m[2]];
     } elseif (str_starts_with($word, '--again=')) {
         $again = (string) file_get_contents(substr($word, 8));
+    } elseif (str_starts_with($word, '--since=')) {
+        $since = substr($word, 8);
     } else {
         $names[] = $word;
     }
@@ -37,7 +39,17 @@ foreach (glob('core/src/Trace/*.php') ?: [] as $file) {
     if ($names !== [] && ! in_array(basename($file), $names, true)) {
         continue;
     }
+    $written = [];
+    if ($since !== null) {
+        preg_match_all('~^@@ -\S+ \+(\d+)(?:,(\d+))? @@~m', (string) shell_exec('git diff -U0 '.escapeshellarg($since).' -- '.escapeshellarg($file)), $hunks, PREG_SET_ORDER);
+        foreach ($hunks as $hunk) {
+            $written += array_fill_keys(range((int) $hunk[1], (int) $hunk[1] + (int) ($hunk[2] ?? 1) - 1), true);
+        }
+    }
     foreach (file($file, FILE_IGNORE_NEW_LINES) ?: [] as $n => $line) {
+        if ($since !== null && ! isset($written[$n + 1])) {
+            continue;
+        }
         if (preg_match('~^\s*(\*|/|use |namespace |throw |declare)~', $line) === 1) {
             continue;
         }

@@ -1,5 +1,6 @@
 <?php
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
@@ -85,6 +86,36 @@ it('takes a piece of one’s own, pulls it by its edge, and undoes that', functi
         button($browser, 'take this piece away');
         $browser->until('return document.querySelector("[data-piece=\"own-1\"]") === null');
         saved($browser);
+    } finally {
+        $browser->close();
+    }
+});
+
+it('says so when no answer comes, leaves the drawing as it was, and goes on when one does', function () {
+    $browser = new Browser((string) getenv('APRON_URL'));
+    try {
+        $browser->signIn('consultant');
+        $project = copyOfDemo($browser);
+        $browser->open("/p/$project/sequences/o4");
+        $browser->see('[data-drawing=unfolded] [data-piece=head-liner]');
+        foreach (['sheet', 'pan', 'liner-left'] as $next) {
+            $browser->driver->action()->sendKeys(null, 'p')->perform();
+            $browser->see("[data-editor=$next]");
+        }
+        $places = fn (): array => $browser->driver->executeScript('return [...document.querySelectorAll("[data-editor=liner-left] input")].map((i) => i.value)');
+        $before = $places();
+        $line = new ChromeDevToolsDriver($browser->driver);
+        $line->execute('Network.enable');
+        $cut = fn (bool $off) => $line->execute('Network.emulateNetworkConditions', ['offline' => $off, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+        $cut(true);
+        chord($browser, WebDriverKeys::ALT, WebDriverKeys::ARROW_DOWN);
+        $browser->until('return document.querySelector("main [role=alert]")?.textContent.includes("does not answer") === true', 'that nobody answers');
+        expect($places())->toBe($before)->not->toBe([]);
+        $cut(false);
+        chord($browser, WebDriverKeys::ALT, WebDriverKeys::ARROW_DOWN);
+        $browser->until('return document.querySelector("main [role=alert]") === null && document.body.textContent.includes("Edited by hand;")', 'the piece nudged');
+        saved($browser);
+        expect($places())->not->toBe($before);
     } finally {
         $browser->close();
     }

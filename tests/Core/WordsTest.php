@@ -10,7 +10,7 @@ it('puts figures into words in the reader’s units, and names out of lists', fu
     $finding = new Finding('surface.mould', Severity::Fail, 'assemblies/w1', ['frsi' => 0.6512, 'least' => 0.72, 'month' => 11], Source::computed('x'));
     expect((new Words(UnitSystem::SI))->of($finding)['reason'])->toBe('Its temperature factor is 0.65; November asks for at least 0.72.');
     $short = new Finding('site.reading-short', Severity::Caution, 'site/checks/x', ['detail' => 'O4', 'what' => 'pan-upturn', 'place' => 'left', 'count' => 2, 'read_mm' => 127.0, 'least_mm' => 152.4, 'short_mm' => 25.4], Source::computed('x'));
-    expect((new Words(UnitSystem::US))->of($short)['title'])->toBe('Pan upturn (left) is 1.00 in short')
+    expect((new Words(UnitSystem::US))->of($short)['title'])->toBe('Pan upturn (left) is 1 in short')
         ->and((new Words(UnitSystem::SI))->of($short)['reason'])->toBe('On O4 the least of 2 read is 127 mm; at least 152 mm is asked.');
 });
 

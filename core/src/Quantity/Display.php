@@ -13,7 +13,7 @@ final readonly class Display
         '_m2k_w' => [2, 'm²K/W', 1 / Conversion::RSI_PER_R, 1, 'R'],
         '_ng_pa_s_m2' => [0, 'ng/Pa·s·m²', 1 / Conversion::NG_PER_PERM, 2, 'perm'],
         '_l_s_m2' => [3, 'L/s·m²', 0.19685, 4, 'cfm/ft²'],
-        '_mm' => [0, 'mm', 1 / Conversion::MM_PER_INCH, 2, 'in'],
+        '_mm' => [0, 'mm', 1.0, 0, 'mm'],
         '_m' => [2, 'm', 1 / 0.3048, 2, 'ft'],
         '_deg' => [0, '°', 1.0, 0, '°'],
         '_pct' => [0, '%', 1.0, 0, '%'],
@@ -36,6 +36,9 @@ final readonly class Display
                 ? self::plain($value, 1).' °C'
                 : self::plain(Conversion::fahrenheit($value), 0).' °F';
         }
+        if ($this->units === UnitSystem::US && str_ends_with($key, '_mm')) {
+            return self::inches($value / Conversion::MM_PER_INCH);
+        }
         foreach (self::KINDS as $end => [$siDigits, $siUnit, $factor, $usDigits, $usUnit]) {
             if (str_ends_with($key, $end)) {
                 return $this->units === UnitSystem::SI
@@ -45,6 +48,27 @@ final readonly class Display
         }
 
         return is_int($value) ? (string) $value : self::plain($value, 2);
+    }
+
+    /** Inches as they are read off a tape: to the nearest sixteenth where that is true to a hundredth, decimals otherwise; the interface has the same. */
+    private static function inches(float $value): string
+    {
+        if ($value < 0) {
+            return '−'.self::inches(-$value);
+        }
+        if ($value > 0 && $value < 0.1) {
+            return self::plain($value * 1000, 0).' mil';
+        }
+        $sixteenths = (int) round($value * 16);
+        if (abs($sixteenths / 16 - $value) > 0.012) {
+            return self::plain($value, 2).' in';
+        }
+        [$whole, $top, $bottom] = [intdiv($sixteenths, 16), $sixteenths % 16, 16];
+        while ($top > 0 && $top % 2 === 0) {
+            [$top, $bottom] = [intdiv($top, 2), intdiv($bottom, 2)];
+        }
+
+        return $top === 0 ? "$whole in" : ($whole > 0 ? "$whole-" : '')."$top/$bottom in";
     }
 
     private static function plain(float|int $value, int $digits): string

@@ -7,7 +7,7 @@ const LYING = new Set(['roof', 'ledge', 'sill', 'reveal-sill', 'top', 'plate']);
 type Point = [number, number];
 
 /** How a place on a facet stands in space, seen from the left and above: one unit of depth goes up and to the right. */
-function projection(detail: Detail): { facets: string[]; at: (facet: string, u: number, v: number) => Point } {
+export function projection(detail: Detail): { facets: string[]; at: (facet: string, u: number, v: number) => Point } {
   const away = (x: number, y: number, z: number): Point => [x + 0.45 * z, -(y + 0.32 * z)];
   if (detail.opening) {
     const { width_mm: W, outer_board_mm: board = 0 } = detail.opening;

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Detail } from '../api/types';
 import { inOrder } from './Unfolded';
+import { projection } from './Oblique';
 import { unfold } from './unfold';
 
 const opening = { id: 'o', title: 'O', pieces: [], opening: { width_mm: 900, height_mm: 1200, depth_mm: 140, margin_mm: 500 } } as unknown as Detail;
@@ -60,4 +61,30 @@ it('draws what is tucked under a piece beneath it, and the rest by its step', ()
   const detail = { ...roof, pieces: [piece('a', 1), piece('roof', 2), piece('b', 4), piece('c', 3, { under: 'roof' }), piece('d', 5, { under: 'elsewhere' })] } as unknown as Detail;
   expect(inOrder(detail, 9).map((l) => l.piece.id)).toEqual(['a', 'c', 'roof', 'b', 'd']);
   expect(inOrder(detail, 2).map((l) => l.piece.id)).toEqual(['a', 'roof']);
+});
+
+describe('a detail folded back', () => {
+  const ends = ([x, y]: [number, number]) => [Math.round(x), Math.round(y)];
+  it('stands an opening upright, its sill going away up and to the right', () => {
+    const { facets, at } = projection(opening);
+    expect(facets).toEqual(['face', 'sill', 'jamb-left']);
+    expect(ends(at('face', 0, 0))).toEqual(ends(at('sill', 0, 0)));
+    expect(ends(at('sill', 0, 140))).toEqual([63, -45]);
+    expect(ends(at('jamb-left', 140, 0))).toEqual(ends(at('sill', 0, 140)));
+    expect(ends(at('jamb-right', 0, 300))).toEqual(ends(at('face', 900, 300)));
+  });
+  it('brings the board of a second plane out towards the one who looks, its cut edges ending at the sheathing', () => {
+    const { facets, at } = projection({ ...opening, opening: { ...opening.opening, outer_board_mm: 150 } } as Detail);
+    expect(facets).toContain('outer-face');
+    expect(ends(at('reveal-sill', 300, 150))).toEqual(ends(at('sill', 300, 0)));
+    expect(ends(at('reveal-sill', 300, 0))).toEqual(ends(at('outer-face', 300, 0)));
+    expect(ends(at('reveal-jamb-left', 150, 500))).toEqual(ends(at('jamb-left', 0, 500)));
+    expect(at('outer-face', 0, 0)[0]).toBeLessThan(at('face', 0, 0)[0]);
+  });
+  it('hangs the wall under the roof it is come to from', () => {
+    const { facets, at } = projection(roof);
+    expect(facets).toEqual(['roof', 'wall']);
+    expect(ends(at('roof', 0, 0))).toEqual(ends(at('wall', 0, 800)));
+    expect(at('roof', 0, 500)[1]).toBeLessThan(at('roof', 0, 0)[1]);
+  });
 });

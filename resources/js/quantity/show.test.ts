@@ -4,6 +4,7 @@ import { writtenOut } from '../drawing/standAlone';
 import { judge } from '../steps/site/judge';
 import { readQuantity } from './read';
 import { show } from './show';
+import shared from '../../../tests/shared/quantities.json';
 
 describe('a stored figure as it is shown', () => {
   it.each([
@@ -12,6 +13,10 @@ describe('a stored figure as it is shown', () => {
   ] as const)('%d as %s', (value, dimension, si, us) => {
     expect(show(value, dimension, 'si')).toBe(si);
     expect(show(value, dimension, 'us')).toBe(us);
+  });
+
+  it.each(shared.inches as [number, string][])('%d mm in inches, as they are read off a tape', (mm, inches) => {
+    expect(show(mm, 'length', 'us')).toBe(inches);
   });
 
   it('says so where there is none', () => {

@@ -5,8 +5,9 @@ const fixed = (value: number, digits: number) => value.toFixed(digits).replace(/
 
 /** Inches as they are read off a tape: to the nearest sixteenth where that is true to a hundredth, decimals otherwise. */
 function inches(mm: number): string {
+  if (mm < 0) return `−${inches(-mm)}`;
   const value = mm / 25.4;
-  if (value < 0.1) return `${fixed(value * 1000, 0)} mil`;
+  if (value > 0 && value < 0.1) return `${fixed(value * 1000, 0)} mil`;
   const sixteenths = Math.round(value * 16);
   if (Math.abs(sixteenths / 16 - value) > 0.012) return `${fixed(value, 2)} in`;
   let [top, bottom] = [sixteenths % 16, 16];

@@ -23,11 +23,15 @@ it('says what was typed and what would be right', function () {
         ->toThrow(Unreadable::class, '“two inches” is not understood; write 50 mm, 2 in');
 });
 
+it('shows inches as they are read off a tape', function (float|int $mm, string $inches) {
+    expect((new Display(UnitSystem::US))->figure('size_mm', $mm))->toBe($inches);
+})->with(json_decode(file_get_contents(__DIR__.'/../../shared/quantities.json'), true)['inches']);
+
 it('shows a figure by the unit in its key, in either system', function (string $key, float $value, string $si, string $us) {
     expect((new Display(UnitSystem::SI))->figure($key, $value))->toBe($si)
         ->and((new Display(UnitSystem::US))->figure($key, $value))->toBe($us);
 })->with([
-    ['least_mm', 50.8, '51 mm', '2.00 in'],
+    ['least_mm', 50.8, '51 mm', '2 in'],
     ['surface_c', -40.0, '−40.0 °C', '−40 °F'],
     ['permeance_ng_pa_s_m2', 57.2135, '57 ng/Pa·s·m²', '1.00 perm'],
     ['resistance_m2k_w', 1.7611, '1.76 m²K/W', '10.0 R'],
