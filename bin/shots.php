@@ -25,7 +25,7 @@ $views = [
     'findings' => ['findings', '[data-finding]', null],
     'sequence' => ['sequences/o4', '[data-drawing=unfolded]', 'document.querySelector("[data-step=\"6\"]").click()'],
     'rain' => ['sequences/o4', '[data-drawing=unfolded]', 'document.querySelector("[data-step=\\"7\\"]").click(); [...document.querySelectorAll("button")].find((b) => b.textContent.startsWith("run the rain")).click()'],
-    'flashing' => ['sequences/d3', '[data-drawing=unfolded]', '[...document.querySelectorAll("button")].find((b) => b.textContent.startsWith("run the rain")).click()'],
+    'two-planes' => ['sequences/o2', '[data-drawing=unfolded]', '[...document.querySelectorAll("button")].find((b) => b.textContent.startsWith("run the rain")).click()'],
     'cards' => ['sequences/o4/cards', '[data-card]', 'document.querySelector("[data-card=\"3\"]").parentElement.scrollIntoView()'],
     'joint' => ['sequences/o4/joint', '[data-depth]', null],
     'practice' => ['sequences/o4/try?seed=2', '[data-order] li', '[...document.querySelectorAll("button")].find((b) => b.textContent.startsWith("run the rain")).click()', '[data-worst]'],

@@ -153,7 +153,8 @@ final class SequenceSheet
     {
         $names = [];
         foreach (array_keys($detail->facets) as $facet) {
-            $names[$facet] = $words->listed('facet', (string) $facet);
+            // Behind a board there are two faces: the sheathing's and its own.
+            $names[$facet] = $words->listed('facet', $facet === 'face' && ($detail->opening->outerBoard ?? 0.0) > 0 ? 'sheathing' : (string) $facet);
         }
 
         return $names;

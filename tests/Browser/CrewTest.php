@@ -22,7 +22,8 @@ it('makes any detail, draws it facet by facet, and lets a choice of schools chan
         $browser->see('[data-piece=silicone-strip]');
         $browser->until('return document.querySelector("aside [data-finding=\"rain.seal\"]") !== null', 'a joint that relies on its seal');
         saved($browser);
-        $made = array_column(json_decode(fetched($browser, "/api/projects/$project/export.json"), true)['details'], 'generated', 'id')['o8'];
+        $id = basename((string) parse_url($browser->driver->getCurrentURL(), PHP_URL_PATH));
+        $made = array_column(json_decode(fetched($browser, "/api/projects/$project/export.json"), true)['details'], 'generated', 'id')[$id];
         expect($made['generator'])->toBe('movement-joint')->and($made['parameters']['closed_by'])->toBe('silicone-strip');
     } finally {
         $browser->close();
@@ -40,7 +41,8 @@ it('keeps an opening as its sizes until a piece is pulled by hand, and again onc
         $browser->see('[data-piece=course-above]');
         // The school of the head is the project's, until this opening says otherwise.
         $browser->until('return [...document.querySelectorAll("select[aria-label]")].some((s) => s.value === "" && s.selectedOptions[0]?.textContent.startsWith("as usual: shingled"))', 'the school of the project');
-        $stated = array_column($file()['openings'], 'parameters', 'id')['o8'];
+        $id = basename((string) parse_url($browser->driver->getCurrentURL(), PHP_URL_PATH));
+        $stated = array_column($file()['openings'], 'parameters', 'id')[$id];
         expect(array_keys($stated))->toBe(['width_mm', 'height_mm', 'depth_mm']);
 
         foreach (['field', 'pan', 'liner-left'] as $next) {
@@ -50,12 +52,12 @@ it('keeps an opening as its sizes until a piece is pulled by hand, and again onc
         chord($browser, WebDriverKeys::ALT, WebDriverKeys::ARROW_DOWN);
         $browser->until('return document.body.textContent.includes("Edited by hand;")', 'a detail of its own');
         saved($browser);
-        expect(array_column($file()['details'], 'id'))->toContain('o8')->and(array_column($file()['openings'], 'id'))->not->toContain('o8');
+        expect(array_column($file()['details'], 'id'))->toContain($id)->and(array_column($file()['openings'], 'id'))->not->toContain($id);
 
         chord($browser, WebDriverKeys::CONTROL, 'z');
         $browser->until('return !document.body.textContent.includes("Edited by hand;")', 'an opening of the schedule again');
         saved($browser);
-        expect(array_column($file()['openings'], 'parameters', 'id')['o8'])->toBe($stated)->and(array_column($file()['details'], 'id'))->not->toContain('o8');
+        expect(array_column($file()['openings'], 'parameters', 'id')[$id])->toBe($stated)->and(array_column($file()['details'], 'id'))->not->toContain($id);
     } finally {
         $browser->close();
     }

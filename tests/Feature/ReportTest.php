@@ -44,5 +44,5 @@ it('shows the printer everything the report is made of, and no more than data', 
     preg_match('#<script type="application/json" id="sheet">(.*)</script>#s', $html, $m);
     $sheet = json_decode($m[1], true);
     expect($sheet['file']['project']['name'])->toBe('</script><b>Sallow, extension')->and(array_column($sheet['assessment']['assemblies'], 'id'))->toBe(['w1', 'w2', 'w2.a', 'w2.b', 'w2.c', 'r1'])
-        ->and($sheet['sequences'][0]['steps'])->toHaveCount(10)->and($sheet['site']['checks'])->toHaveCount(31);
+        ->and($sheet['sequences'][0]['steps'])->toHaveCount(10)->and($sheet['site']['checks'])->toHaveCount(38);
 });

@@ -47,6 +47,16 @@ it('asks for framing behind a lap of sheets and a joint of boards, where it know
     'boards one over the other' => [[one('a', 'board', 1, [0, 0, 500, 400]), one('b', 'board', 2, [500, 600, 1000, 1000])], [[0, 0, 38, 1000]], []],
 ]);
 
+it('marks the bare stretch of a joint, and no more', function (array $framing, array $bare) use ($boards) {
+    $found = traced(wallDetail($boards) + ['framing' => array_map(fn (array $rect) => ['facet' => 'face', 'rect' => $rect], $framing)])->unbacked;
+    expect([$found[0]['rect']->v0, $found[0]['rect']->v1])->toBe($bare);
+})->with([
+    'between a cripple and the plate over it' => [[[480, 0, 519, 650], [0, 700, 1000, 1000]], [650.0, 700.0]],
+    'below a plate' => [[[0, 700, 1000, 1000]], [0.0, 700.0]],
+    'above the last of two' => [[[480, 0, 519, 300], [480, 250, 519, 650]], [650.0, 1000.0]],
+    'all of it' => [[[100, 0, 138, 1000]], [0.0, 1000.0]],
+]);
+
 it('holds what has nothing behind it for a caution, and sealant on three sides for a fail', function () use ($sheets) {
     $lap = traced(wallDetail($sheets) + ['framing' => [['facet' => 'face', 'rect' => [100, 0, 138, 1000]]]]);
     expect($lap->severity()->value)->toBe('caution')->and(array_map(fn ($f) => $f->severity->value.' '.$f->code, $lap->findings()))->toBe(['caution backing.lap']);

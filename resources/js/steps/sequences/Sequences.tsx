@@ -57,7 +57,9 @@ export default function Sequences() {
   };
   const list = (
     <p className="flex flex-wrap gap-x-4 text-[12px]">
-      {all?.map((d) => <Link key={d.key} to={`/p/${project}/sequences/${d.key}`} aria-current={d === doc ? 'page' : undefined} className={d === doc ? 'font-bold' : 'link text-faint'}>{d.key} {d.content.title}</Link>)}
+      {/* A long list is one field to choose from; / finds by name as well. */}
+      {all && all.length > 12 && <label><span className="sr-only">Sequence</span><select aria-label="Sequence" className="max-w-[28rem] font-bold" value={doc?.key ?? ''} onChange={(e) => navigate(`/p/${project}/sequences/${e.target.value}`)}>{doc === undefined && <option value="" disabled>{all.length} sequences</option>}{all.map((d) => <option key={d.key} value={d.key}>{d.key} {d.content.title}</option>)}</select></label>}
+      {(all?.length ?? 0) <= 12 && all?.map((d) => <Link key={d.key} to={`/p/${project}/sequences/${d.key}`} aria-current={d === doc ? 'page' : undefined} className={d === doc ? 'font-bold' : 'link text-faint'}>{d.key} {d.content.title}</Link>)}
       {mayEdit && <label><span className="sr-only">New detail</span><select aria-label="New detail" value="" onChange={(e) => void begin(e.target.value)}><option value="" disabled>new …</option><MethodOptions methods={methods} /></select></label>}
     </p>
   );
