@@ -78,6 +78,7 @@ it('takes a piece of one’s own, pulls it by its edge, and undoes that', functi
         $top = fn (): float => (float) $browser->driver->executeScript('const l = [...document.querySelectorAll("[data-patch-editor=\"own-1.1\"] label")].find((e) => e.textContent.trim().startsWith("top")); return parseFloat(l.querySelector("input").value.replace("−", "-"))');
         $before = $top();
         // The knob in the middle of its upper edge, pulled up by forty points of the screen.
+        still($browser, '[data-knob="3"]');
         $knob = $browser->driver->findElement(WebDriverBy::cssSelector('[data-knob="3"]'));
         $browser->driver->action()->moveToElement($knob)->clickAndHold()->moveByOffset(0, -40)->release()->perform();
         $browser->until('const l = [...document.querySelectorAll("[data-patch-editor=\"own-1.1\"] label")].find((e) => e.textContent.trim().startsWith("top")); return parseFloat(l.querySelector("input").value.replace("−", "-")) > '.$before, 'a piece that reaches higher');

@@ -43,6 +43,16 @@ function button(Browser $browser, string $words, ?string $key = null): void
     });
 }
 
+/** Until something has stood in one place for a run of frames: pressed while the sheet is still laid out, it would be missed. */
+function still(Browser $browser, string $selector): void
+{
+    $browser->see($selector);
+    $browser->driver->executeAsyncScript(
+        'const done = arguments[1]; let last = "", frames = 0; const look = () => { const r = document.querySelector(arguments[0])?.getBoundingClientRect(); const now = r ? `${r.x} ${r.y}` : ""; frames = now !== "" && now === last ? frames + 1 : 0; last = now; if (frames > 20) done(); else requestAnimationFrame(look); }; look()',
+        [$selector],
+    );
+}
+
 function saved(Browser $browser): void
 {
     $browser->until('const s = document.querySelector("aside [data-state]"); return s !== null && s.dataset.state === "saved"', 'the sheet to be saved');
