@@ -106,7 +106,7 @@ final class HalfBuilt
         $small = new Rect(max($extent->u0, $u0 - $past), max($extent->v0, $v0 - $past), min($extent->u1, $u1 + $past), $extent->v1);
         foreach ($small == $extent ? [$extent] : [$small, $extent] as $sheet) {
             // Once a board hides the sheathing the sheet is hung from the top of both.
-            $over = isset($built->facets['outer-face']) && $built->opening !== null ? ['outer-face' => $sheet] : [];
+            $over = ($built->opening->outerBoard ?? 0.0) > 0 ? ['outer-face' => $sheet] : [];
             if (self::dryUnder($built, [$root => $sheet] + $over)) {
                 return $sheet;
             }
