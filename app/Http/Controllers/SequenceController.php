@@ -65,7 +65,7 @@ class SequenceController
         $core = $this->store->open($project);
         $parameters = array_map(fn (mixed $value): float|string => is_numeric($value) ? (float) $value : (is_string($value) ? $value : throw new CannotGenerate('parameters', 'a list', 'numbers and material ids')), $given['parameters']);
         $generator = Generators::named($given['generator'] ?? FlangedUnitInFastenedSheet::NAME) ?? throw new \LogicException;
-        $parameters += Generators::settled($generator, $core->schools, $core->headOfWater());
+        $parameters += Generators::settled($generator, $core->schools, $core->headOfWater(), $parameters);
         $detail = $generator->make($given['id'], $given['title'], $parameters, new Materials($core->materials->own, $core->materials->catalogue));
         // Through the reader as well, so that nothing is drawn that could not be saved.
         $read = $this->store->draft($project, DocumentKind::Detail, DetailWriter::write($detail))->details[0];

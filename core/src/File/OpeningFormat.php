@@ -24,7 +24,7 @@ final class OpeningFormat
         $given = $node->get('parameters');
         $parameters = DetailFormat::figures($given);
         try {
-            $detail = $generator->make($id, $title, $parameters + Generators::settled($generator, $schools, $headOfWater), $materials);
+            $detail = $generator->make($id, $title, $parameters + Generators::settled($generator, $schools, $headOfWater, $parameters), $materials);
         } catch (CannotGenerate $wrong) {
             ($given->has($wrong->parameter) ? $given->get($wrong->parameter) : $given)
                 ->refuse($wrong->expected, $given->has($wrong->parameter) ? null : "{$wrong->parameter} {$wrong->value}");

@@ -35,18 +35,37 @@ final class Depths
         if ($most < 0 || $insulation < 0 || $insulation >= $depth) {
             throw new CannotGenerate($most < 0 ? 'frame_depth_mm' : 'insulation_mm', $most < 0 ? $frame : $insulation, sprintf('less than the return of the opening, %g mm', $depth));
         }
-        $places = ['outer-face' => 0.0, 'in-line-with-insulation' => ($insulation > 0 ? $insulation : $depth) / 2 - $frame / 2, 'at-the-sheathing' => $insulation, 'middle-third' => $depth / 2 - $frame / 2];
+        $places = self::places($depth, $frame, $insulation);
         if (isset($parameters['setback_mm'])) {
             $places['as-drawn'] = (float) $parameters['setback_mm'];
         }
         $rows = [];
         foreach ($places as $place => $wanted) {
-            $setback = round(min(max($wanted, 0.0), $most), 1);
+            $setback = self::kept($wanted, $most);
             $detail = $method->make('depth', $place, ['setback_mm' => $setback] + $parameters, $materials);
             $rows[] = ['place' => $place] + self::row($detail, $setback, $depth, $frame, $insulation);
         }
 
         return $rows;
+    }
+
+    /** How far in from the face a unit sits at one of the places, mm, its frame kept on the sill; null for a place that is none of them. */
+    public static function setback(string $place, float $depth, float $frame): ?float
+    {
+        $wanted = self::places($depth, $frame, 0.0)[$place] ?? null;
+
+        return $wanted === null ? null : self::kept($wanted, $depth - $frame);
+    }
+
+    /** @return array<string, float> what each place asks for, mm in from the face */
+    private static function places(float $depth, float $frame, float $insulation): array
+    {
+        return ['outer-face' => 0.0, 'in-line-with-insulation' => ($insulation > 0 ? $insulation : $depth) / 2 - $frame / 2, 'at-the-sheathing' => $insulation, 'middle-third' => $depth / 2 - $frame / 2];
+    }
+
+    private static function kept(float $wanted, float $most): float
+    {
+        return round(max(0.0, min($wanted, $most)), 1);
     }
 
     /** @return array{setback_mm: float, outer_reveal_mm: float, inner_reveal_mm: float, sill_flashing_mm: float, overhang_mm: float, air: bool, worst: string, severity: string} */

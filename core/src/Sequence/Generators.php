@@ -39,13 +39,14 @@ final class Generators
     }
 
     /**
-     * What the project has already settled and a method asks: its wind, and the schools it chose.
+     * What the project has already settled and a method asks: its wind, and the schools it chose. How deep a unit sits follows from its opening.
      *
      * @param  array<string, string>  $schools  question => choice
      * @param  float|null  $headOfWater  mm
+     * @param  array<string, float|string>  $stated  of the opening itself
      * @return array<string, float|string> parameters
      */
-    public static function settled(Generator $generator, array $schools, ?float $headOfWater): array
+    public static function settled(Generator $generator, array $schools, ?float $headOfWater, array $stated = []): array
     {
         $takes = array_column($generator->parameters(), 'of', 'name');
         $settled = isset($takes['head_of_water_mm']) && $headOfWater !== null ? ['head_of_water_mm' => $headOfWater] : [];
@@ -55,6 +56,13 @@ final class Generators
                 $settled[$name] = $answer;
             }
             $settled += array_intersect_key(Schools::materials($question, $answer), $takes);
+        }
+        $usual = array_column($generator->parameters(), 'value', 'name');
+        [$depth, $frame] = [$stated['depth_mm'] ?? null, $stated['frame_depth_mm'] ?? $usual['frame_depth_mm'] ?? null];
+        // Behind a board of its own the unit stays at the sheathing.
+        if (isset($takes['setback_mm'], $schools['unit-depth']) && ! isset($takes['insulation_mm']) && is_float($depth) && is_float($frame)) {
+            $setback = Depths::setback($schools['unit-depth'], $depth, $frame);
+            $settled += $setback === null ? [] : ['setback_mm' => $setback];
         }
 
         return $settled;

@@ -13,7 +13,7 @@ it('offers no answer that changes nothing: a choice of a method, a material, wor
     $choices = array_merge(...array_values(array_map(fn ($g) => array_filter($g->parameters(), fn (array $p) => $p['kind'] === 'choice'), Generators::all())));
     $codes = implode(' ', array_keys(json_decode(file_get_contents(__DIR__.'/../../../core/data/words/handling.json'), true)));
     // The check of the sill, the judgement of bonds and the surface films read these themselves; their tests are with those.
-    $read = ['outer-sill', 'bonds', 'films'];
+    $read = ['outer-sill', 'bonds', 'films', 'unit-depth'];
     foreach (Schools::all() as $school) {
         foreach (array_slice($school['of'], 1) as ['value' => $answer]) {
             $chosen = array_filter($choices, fn (array $p) => $p['name'] === str_replace('-', '_', $school['question']) && in_array($answer, $p['of'], true));
@@ -34,6 +34,25 @@ it('takes the flashing of openings from the school, where a method has such a pi
         return readProject($file)->details[0]->piece('head-strip')->material->id;
     };
     expect($of($row))->toBe('membrane-butyl')->and($of(array_replace_recursive($row, ['parameters' => ['strip_material' => 'flashing-strip']])))->toBe('flashing-strip');
+});
+
+it('sets a unit as deep as the school says, by its own opening, where it can sit anywhere', function (string $school, array $parameters, ?float $setback) {
+    $method = $parameters['generator'] ?? 'strapped-unit-in-self-adhered';
+    unset($parameters['generator']);
+    expect(Generators::settled(Generators::named($method), ['unit-depth' => $school], null, $parameters)['setback_mm'] ?? null)->toBe($setback);
+})->with([
+    'as figured' => ['figure', ['depth_mm' => 140.0], null],
+    'at the face' => ['outer-face', ['depth_mm' => 140.0], 0.0],
+    'in the middle, frames as usual 80 deep' => ['middle-third', ['depth_mm' => 140.0], 30.0],
+    'in the middle, a deeper frame' => ['middle-third', ['depth_mm' => 200.0, 'frame_depth_mm' => 120.0], 40.0],
+    'a frame as deep as the return' => ['middle-third', ['depth_mm' => 80.0], 0.0],
+    'a flange has its place' => ['outer-face', ['depth_mm' => 140.0, 'generator' => 'flanged-unit-in-fluid'], null],
+    'behind a board it stays at the sheathing' => ['middle-third', ['depth_mm' => 140.0, 'generator' => 'unit-in-two-planes'], null],
+]);
+
+it('lets an opening of the schedule say its own depth', function () {
+    $of = fn (array $more) => readProject(['format' => 'apron-project/1', 'project' => ['name' => 'P', 'units' => 'si', 'schools' => ['unit-depth' => 'middle-third']], 'openings' => [['id' => 'w', 'title' => 'W', 'generator' => 'strapped-unit-in-fluid', 'parameters' => ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 160] + $more]]])->details[0]->unit->outerZ;
+    expect($of([]))->toBe(40.0)->and($of(['setback_mm' => 5]))->toBe(5.0);
 });
 
 it('closes the air line on four sides wherever the school puts the seal, and says what is lost without the bead at the sill', function (string $seal) {
