@@ -119,28 +119,24 @@ abstract class Place
         return false;
     }
 
-    /** Whether a patch of the facet beyond begins at the fold itself. */
+    /** Whether a patch of the facet beyond begins at the fold itself; a jamb comes down onto a side of its sill. */
     protected function touchesFold(Laid $l, float $s): bool
     {
         return match ($this->facet) {
-            'jamb-left', 'reveal-jamb-left' => self::isSill($l) && $l->rect()->u0 === 0.0,
-            'jamb-right', 'reveal-jamb-right' => self::isSill($l) && $l->rect()->u1 === $this->rain->layout->detail->opening?->width,
+            'jamb-left', 'reveal-jamb-left' => $l->rect()->u0 === 0.0,
+            'jamb-right', 'reveal-jamb-right' => $l->rect()->u1 === $this->rain->layout->detail->opening?->width,
             default => $this->rain->strips->start($l) === $s,
         };
     }
 
+    /** The edge with which a patch beyond the fold begins there. */
     protected function touchingSide(Laid $l): Side
     {
         return match (true) {
-            self::isSill($l) && str_ends_with($this->facet, 'jamb-left') => Side::Left,
-            self::isSill($l) && str_ends_with($this->facet, 'jamb-right') => Side::Right,
+            str_ends_with($this->facet, 'jamb-left') => Side::Left,
+            str_ends_with($this->facet, 'jamb-right') => Side::Right,
             default => $this->rain->strips->startSide($l->patch->facet),
         };
-    }
-
-    private static function isSill(Laid $l): bool
-    {
-        return $l->patch->facet === 'sill' || $l->patch->facet === 'reveal-sill';
     }
 
     protected function touchesSealed(Laid $c, Laid $b): bool
