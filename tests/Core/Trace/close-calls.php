@@ -26,6 +26,8 @@ return [
     'joint: joined at its other side' => [wallDetail([piece('l', 'board', 1, [['face', [0, 0, 200, 1000], ['joined' => ['j']]], ['face', [200, 0, 500, 1000], ['joined' => ['j']]]]), one('r', 'board', 1, [500, 0, 1000, 1000])]), ['joints' => [[500.0, [0.0, 1000.0], 'fail']]], 'joined at the left says nothing of the right'],
     'joint: a strip that ends on the very line' => [wallDetail([one('l', 'board', 1, [0, 0, 500, 1000]), one('r', 'board', 1, [500, 0, 1000, 1000]), one('t', 'tape', 2, [430, 0, 500, 1000])]), ['joints' => [[500.0, [0.0, 1000.0], 'fail'], [500.0, [0.0, 1000.0], 'fail']]], 'it covers one side of the joint and not the line; its own edge lies there as well, beside the right board'],
 
+    'joint: a unit flush in the face beside a board' => [openingDetail([one('l', 'board', 1, [-500, 0, 0, 1000]), one('unit', 'unit', 2, [0, 0, 1000, 1000])]), ['joints' => [[0.0, [0.0, 1000.0], 'fail']]], 'at the jamb there is wood behind the line: open'],
+
     // --- laps ---
     'lap: along a piece in two joined lengths, the right one listed first' => [$courses(piece('low', 'sheet', 1, [['face', [500, 0, 1000, 550], ['joined' => ['j']]], ['face', [0, 0, 500, 550], ['joined' => ['j']]]]), one('up', 'sheet', 2, [0, 450, 1000, 1000])), ['laps' => [['up', 'low', 'horizontal', 100.0, false, 'pass']]], 'one lap along one piece'],
     'lap: a piece in two joined heights, the upper one listed first' => [$courses(piece('l', 'sheet', 1, [['face', [0, 500, 550, 1000], ['joined' => ['j']]], ['face', [0, 0, 550, 500], ['joined' => ['j']]]]), one('r', 'sheet', 2, [400, 0, 1000, 1000])), ['laps' => [['r', 'l', 'end', 150.0, false, 'pass']]], 'the same upright'],
