@@ -16,18 +16,33 @@ final class Rain
 {
     public readonly Strips $strips;
 
-    /** @var array<string, list<Way>> by place */
+    /** @var array<string, int> by facet: its number in the key of a place */
+    private readonly array $number;
+
+    /** @var array<int, list<Way>> by place */
     private array $ways = [];
 
-    /** @var array<string, int> by place */
+    /** @var array<int, int> by place */
     private array $fates = [];
 
-    /** @var array<string, int> by place: the least number of edges that must fail before harm; PHP_INT_MAX where none does */
+    /** @var array<int, int> by place: the least number of edges that must fail before harm; PHP_INT_MAX where none does */
     private array $defence = [];
 
     public function __construct(public readonly Layout $layout, public readonly School $school = new School)
     {
         $this->strips = new Strips($layout);
+        $this->number = array_flip(array_map(strval(...), array_keys($layout->detail->facets)));
+    }
+
+    /**
+     * A place as one number, for places are looked up over and over: facet, strip and interval (19 bits each), carrier (18), far more than
+     * a file's patches can make.
+     *
+     * @param  array{string, int, int, int}  $place
+     */
+    private function key(array $place): int
+    {
+        return (($this->number[$place[0]] << 19 | $place[1]) << 19 | $place[2]) << 18 | ($place[3] + 1);
     }
 
     /** The outermost patch over an interval of a strip, as its order; −1 where it is bare. */
@@ -100,7 +115,7 @@ final class Rain
     public function fate(array $place): int
     {
         $place = $this->onward($place);
-        $key = implode('|', $place);
+        $key = $this->key($place);
         if (isset($this->fates[$key])) {
             return $this->fates[$key];
         }
@@ -149,7 +164,7 @@ final class Rain
     public function defence(array $place): int
     {
         $place = $this->onward($place);
-        $key = implode('|', $place);
+        $key = $this->key($place);
         if (isset($this->defence[$key])) {
             return $this->defence[$key];
         }
@@ -248,7 +263,7 @@ final class Rain
      */
     private function ways(array $place): array
     {
-        return $this->ways[implode('|', $place)] ??= (new Crossing($this, $place))->ways();
+        return $this->ways[$this->key($place)] ??= (new Crossing($this, $place))->ways();
     }
 
     public function laid(string $facet, int $order): ?Laid
