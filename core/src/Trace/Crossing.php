@@ -74,8 +74,8 @@ final class Crossing extends Place
                 return false;
             }
             if ($this->foldsOut($over)) {
-                // It goes out over the board, and has no edge here; what is behind it stays at the sheathing.
-                continue;
+                // It goes out over the board with all that lies on it, and has no edge here; what is behind it stays at the sheathing.
+                break;
             }
             $side = $strips->endSide($this->facet);
             if ($over->edge($side, $this->u) !== Edge::Open && ! $this->rain->opensNear($over, $side, $this->u)) {

@@ -4,6 +4,7 @@ use Apron\File\DetailWriter;
 use Apron\Material\Catalogue;
 use Apron\Material\Materials;
 use Apron\Sequence\Generators;
+use Apron\Trace\DetailAssessment;
 
 require_once __DIR__.'/Support.php';
 
@@ -100,6 +101,11 @@ it('is spoilt by the loss of any one of its flashings, in the plane that piece s
     'the pan' => ['pan', 'unit', 'sill'], 'a liner' => ['liner-left', 'unit', 'jamb-left'], 'the second pan' => ['second-pan', 'face', 'reveal-sill'],
     'the metal at the sill' => ['sill-edge', 'face', 'reveal-sill'], 'the membrane below' => ['field', 'top', 'face'], 'the course above' => ['course-above', 'top', 'face'],
 ]);
+
+it('has nothing to say of a sound opening but that it is', function () {
+    $detail = Generators::named('unit-in-two-planes')->make('o', 'O', ['width_mm' => 900.0, 'height_mm' => 1200.0, 'depth_mm' => 140.0], new Materials([], new Catalogue));
+    expect(array_map(fn ($f) => $f->severity->value.' '.$f->code, (new DetailAssessment($detail))->findings()))->toBe(['pass detail.sound']);
+});
 
 it('tells a head flashing that is left out by what is no longer shielded', function () {
     $detail = DetailWriter::write(Generators::named('unit-in-two-planes')->make('o', 'O', ['width_mm' => 900.0, 'height_mm' => 1200.0, 'depth_mm' => 140.0], new Materials([], new Catalogue)));
