@@ -17,6 +17,7 @@ it('makes any detail, draws it facet by facet, and lets a choice of schools chan
         $browser->until('return document.querySelector("aside [data-finding=\"detail.sound\"]") !== null', 'a flashing that sheds');
 
         choose($browser, 'New detail', 'movement-joint');
+        button($browser, 'make it');
         $browser->see('[data-piece=bent-metal]');
         choose($browser, 'closed by', 'silicone-strip');
         $browser->see('[data-piece=silicone-strip]');
@@ -38,6 +39,7 @@ it('keeps an opening as its sizes until a piece is pulled by hand, and again onc
         $file = fn (): array => json_decode(fetched($browser, "/api/projects/$project/export.json"), true);
         $browser->open("/p/$project/sequences/d3");
         choose($browser, 'New detail', 'flanged-unit-in-self-adhered');
+        button($browser, 'make it');
         $browser->see('[data-piece=course-above]');
         // The school of the head is the project's, until this opening says otherwise.
         $browser->until('return [...document.querySelectorAll("select[aria-label]")].some((s) => s.value === "" && s.selectedOptions[0]?.textContent.startsWith("as usual: shingled"))', 'the school of the project');

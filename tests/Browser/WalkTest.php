@@ -49,6 +49,7 @@ it('walks from the brief to the report, and shows what the command line computes
         // 5 One opening, its size typed in inches, stepped through.
         $browser->open("/p/$project/sequences");
         choose($browser, 'New detail', 'flanged-unit-in-fastened-sheet');
+        button($browser, 'make it');
         $browser->see('[data-drawing=unfolded]');
         retype($browser, 'main input[inputmode=text]', '36 in');
         button($browser, '2 sill pan');

@@ -33,6 +33,7 @@ export default function Sequences() {
   const project = useProjectId();
   const navigate = useNavigate();
   const [why, setWhy] = useState<string | null>(null);
+  const [wanted, setWanted] = useState('');
   const all: Doc<Sequence>[] | undefined = documents.data && [...documents.data.details, ...documents.data.openings].sort((a, b) => a.key.localeCompare(b.key, 'en', { numeric: true }));
   const doc = all?.find((d) => d.key === key) ?? (key === undefined ? all?.find((d) => scheduled(d.content) || d.content.opening) ?? all?.[0] : undefined);
   const mayEdit = documents.data?.may_edit ?? false;
@@ -56,12 +57,13 @@ export default function Sequences() {
     }
   };
   const list = (
-    <p className="flex flex-wrap gap-x-4 text-[12px]">
+    <div className="flex flex-wrap items-baseline gap-x-4 text-[12px]">
       {/* A long list is one field to choose from; / finds by name as well. */}
       {all && all.length > 12 && <label><span className="sr-only">Sequence</span><select aria-label="Sequence" className="max-w-[28rem] font-bold" value={doc?.key ?? ''} onChange={(e) => navigate(`/p/${project}/sequences/${e.target.value}`)}>{doc === undefined && <option value="" disabled>{all.length} sequences</option>}{all.map((d) => <option key={d.key} value={d.key}>{d.key} {d.content.title}</option>)}</select></label>}
       {(all?.length ?? 0) <= 12 && all?.map((d) => <Link key={d.key} to={`/p/${project}/sequences/${d.key}`} aria-current={d === doc ? 'page' : undefined} className={d === doc ? 'font-bold' : 'link text-faint'}>{d.key} {d.content.title}</Link>)}
-      {mayEdit && <label><span className="sr-only">New detail</span><select aria-label="New detail" value="" onChange={(e) => void begin(e.target.value)}><option value="" disabled>new …</option><MethodOptions methods={methods} /></select></label>}
-    </p>
+      {/* Chosen first and made then: the arrow keys walk through the methods. */}
+      {mayEdit && <form className="flex gap-1" onSubmit={(e) => { e.preventDefault(); void begin(wanted); setWanted(''); }}><select aria-label="New detail" className="max-w-[16rem]" value={wanted} onChange={(e) => setWanted(e.target.value)}><option value="" disabled>new …</option><MethodOptions methods={methods} /></select>{wanted !== '' && <button className="act">make it</button>}</form>}
+    </div>
   );
   if (!doc) {
     return (
