@@ -16,6 +16,8 @@ use Apron\Detail\Step;
 use Apron\File\Node;
 use Apron\Material\Material;
 use Apron\Material\Materials;
+use Apron\Trace\CannotLay;
+use Apron\Trace\Layout;
 
 /**
  * What every generator has: a name, sizes that must be given, figures of the trade that may be, materials, and choices between
@@ -87,7 +89,30 @@ abstract class DetailGenerator implements Generator
         $sizes = $this->sizes($parameters);
         $this->demandRoom($sizes);
 
-        return $this->draw($id, $title, $sizes, $this->materials($parameters, $materials), $this->choices($parameters), new Generated($this->name(), $parameters));
+        $detail = $this->draw($id, $title, $sizes, $this->materials($parameters, $materials), $this->choices($parameters), new Generated($this->name(), $parameters));
+        self::demandBuildable($detail);
+
+        return $detail;
+    }
+
+    /** Sizes that pass each for itself may together push a piece off the wall that is drawn, leave nothing of it, or ask for a weave. */
+    private static function demandBuildable(Detail $detail): void
+    {
+        foreach ($detail->pieces as $piece) {
+            foreach ($piece->patches as $patch) {
+                [$rect, $extent] = [$patch->rect, $detail->facets[$patch->facet]->extent];
+                if ($rect->width() <= 0 || $rect->height() <= 0 || ! $extent->contains($rect)) {
+                    throw new CannotGenerate('parameters', "{$patch->id} at ".json_encode($rect->toArray(), JSON_THROW_ON_ERROR), sprintf(
+                        'sizes that keep every piece on “%s”, u %g to %g and v %g to %g', $patch->facet, $extent->u0, $extent->u1, $extent->v0, $extent->v1,
+                    ));
+                }
+            }
+        }
+        try {
+            new Layout($detail);
+        } catch (CannotLay $wrong) {
+            throw new CannotGenerate('parameters', "$wrong->patch $wrong->found", $wrong->expected);
+        }
     }
 
     public function parameters(): array

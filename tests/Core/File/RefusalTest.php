@@ -84,6 +84,8 @@ $cases = [
     'a training run of no tries' => ['/training/0/tries', 0, 'from 1 to 999'],
     'a board over the face of less than nothing' => ['/details/0/opening/outer_board_mm', -20, 'above 0'],
     'a patch on a board that is not there' => ['/details/0/pieces/0/patches/0/facet', 'outer-face', 'one of face'],
+    'an opening whose drip hangs off the wall that is drawn' => ['/openings/0/parameters/drip_mm', 700, 'keep every piece on “outer-face”', '', '/openings/0/parameters'],
+    'an opening behind a board as thick as a room' => ['/openings/0/parameters/insulation_mm', 4000, '10 to 1000 mm'],
     'assemblies twice' => ['/assemblies/1/id', 'w1', 'no other'],
     'surface resistance of zero' => ['/assemblies/0/rsi_m2k_w', 0, 'above 0'],
     'eleven months' => ['/climate/months', array_fill(0, 11, ['mean_c' => 1, 'rh_pct' => 50]), 'a list of exactly 12'],
