@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
+use Symfony\Component\HttpFoundation\Response;
 
 class AppServiceProvider extends ServiceProvider
 {
@@ -19,8 +20,9 @@ class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::preventLazyLoading(! $this->app->isProduction());
+        // Only what was refused counts against an address: a crew that shares one signs in on phone after phone.
         RateLimiter::for('sign-in', fn (Request $request): array => [
-            Limit::perMinute(10)->by($request->ip().'|'.mb_strtolower($request->string('email')->toString())),
+            Limit::perMinute(10)->by($request->ip().'|'.mb_strtolower($request->string('email')->toString()))->after(fn (Response $response): bool => ! $response->isSuccessful()),
             Limit::perMinute(60)->by((string) $request->ip()),
         ]);
         // A person typing into a drawing posts a draft at every key; a loop gone wild posts many more.

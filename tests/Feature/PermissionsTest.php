@@ -87,6 +87,13 @@ it('throttles sign-in after ten wrong passwords', function () {
     $this->postJson('/api/sign-in', ['email' => $person->email, 'password' => 'lapped-outward'])->assertStatus(429);
 });
 
+it('counts no right password against the person who signs in', function () {
+    $person = person(Role::Consultant);
+    foreach (range(1, 15) as $ignored) {
+        $this->postJson('/api/sign-in', ['email' => $person->email, 'password' => 'lapped-outward'])->assertOk();
+    }
+});
+
 it('refuses a change without the token of its session', function () {
     // Laravel waives the token while it runs tests, so its middleware is asked on its own.
     $middleware = new class(app(), app('encrypter')) extends Illuminate\Foundation\Http\Middleware\ValidateCsrfToken
