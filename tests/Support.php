@@ -12,6 +12,19 @@ function demoFile(): array
     return json_decode(file_get_contents(__DIR__.'/../database/demo/project.json'), true);
 }
 
+/**
+ * Sizes that a method can dress: these, held to what it takes.
+ *
+ * @return array<string, float>
+ */
+function usualSizes(string $generator, float $height = 1200.0): array
+{
+    $usual = ['width_mm' => 900.0, 'height_mm' => $height, 'depth_mm' => 140.0, 'length_mm' => 2000.0, 'diameter_mm' => 400.0, 'shank_mm' => 5.0];
+    $sizes = array_filter(Apron\Sequence\Generators::named($generator)->parameters(), fn (array $p) => $p['kind'] === 'size');
+
+    return array_map(fn (array $p) => min($usual[$p['name']], $p['most']), array_column($sizes, null, 'name'));
+}
+
 function readProject(array $file): Project
 {
     return ProjectFormat::read(Node::of($file), new Catalogue);

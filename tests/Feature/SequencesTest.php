@@ -10,9 +10,7 @@ beforeEach(function () {
 });
 
 it('makes a detail by each method, from its sizes alone, and it can be saved', function (string $generator) {
-    $takes = array_column(array_filter(Generators::named($generator)->parameters(), fn (array $p) => $p['kind'] === 'size'), 'name');
-    $sizes = array_intersect_key(['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 150, 'length_mm' => 2000, 'diameter_mm' => 400], array_flip($takes));
-    $sheet = $this->postJson("{$this->path}/generate", ['id' => 'o90', 'title' => 'Nine', 'generator' => $generator, 'parameters' => $sizes])->assertOk()->json();
+    $sheet = $this->postJson("{$this->path}/generate", ['id' => 'o90', 'title' => 'Nine', 'generator' => $generator, 'parameters' => usualSizes($generator)])->assertOk()->json();
     expect($sheet['detail']['generated']['generator'])->toBe($generator)->and($sheet['rain'])->toHaveCount(count($sheet['steps']))->and(end($sheet['rain'])['safe'])->toBeTrue()
         ->and(array_filter($sheet['findings'], fn (array $f) => $f['severity'] === 'fail'))->toBe([]);
     $this->putJson("{$this->path}/documents/detail/o90", ['revision' => 0, 'content' => $sheet['detail']])->assertOk();

@@ -46,8 +46,12 @@ final class AssemblyAssessment
     /** @var list<Drying> of each reckoned layer that can hold water, where the airs are known */
     public readonly array $drying;
 
+    /** @var array<string, string> of the project: question => choice */
+    private readonly array $schools;
+
     public function __construct(Project $project, public readonly Assembly $assembly)
     {
+        $this->schools = $project->schools;
         $this->heat = new ThermalResistance($assembly);
         $this->path = new Path($this->heat);
         $this->airPath = new AirPath($assembly, $this->heat);
@@ -74,7 +78,7 @@ final class AssemblyAssessment
             $findings = [...$findings, ...$moisture->ofYear($this->assembly, $this->year), ...$moisture->ofSurface($this->assembly, $this->surface)];
         }
 
-        return [...$findings, ...(new PracticeFindings($this))->all(), ...$this->recalled()];
+        return [...$findings, ...(new PracticeFindings($this, $this->schools))->all(), ...$this->recalled()];
     }
 
     /** @return array<string, mixed> as `apron-assessment/1` has it */

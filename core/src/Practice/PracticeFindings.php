@@ -25,7 +25,8 @@ final class PracticeFindings
 
     private string $subject;
 
-    public function __construct(private readonly AssemblyAssessment $assessed)
+    /** @param  array<string, string>  $schools  of the project: question => choice */
+    public function __construct(private readonly AssemblyAssessment $assessed, private readonly array $schools)
     {
         $this->rules = RuleFigures::of('practice');
         $this->assembly = $assessed->assembly;
@@ -37,7 +38,7 @@ final class PracticeFindings
     {
         $barriers = $this->doubleBarriers();
 
-        return [...$this->exteriorR(), ...$this->coldPlane(), ...$barriers, ...$this->inwardDrive(), ...$this->tightOverFilm(), ...$this->drying($barriers)];
+        return [...$this->exteriorR(), ...$this->coldPlane(), ...$barriers, ...$this->inwardDrive(), ...$this->tightOverFilm(), ...$this->drying($barriers), ...$this->closedFoam(), ...$this->nailBase()];
     }
 
     /** @return list<Finding> least exterior insulation, where the zone is known and leaking air meets a cold face */
@@ -258,6 +259,42 @@ final class PracticeFindings
         }
 
         return $findings;
+    }
+
+    /** @return list<Finding> closed foam outside of the sheathing, where the project's school asks for something beside it or instead */
+    private function closedFoam(): array
+    {
+        $school = $this->schools['closed-foam'] ?? 'alone';
+        $plane = $this->assessed->airPath->interface;
+        $layers = $this->assembly->reckonedLayers();
+        $outside = $plane === null ? [] : array_slice($layers, $plane);
+        $foam = array_values(array_filter($outside, fn (Layer $l): bool => $l->insulates() && $l->permeance() <= $this->rules->figure('retarder_ng_pa_s_m2')))[0] ?? null;
+        if ($school === 'alone' || $foam === null) {
+            return [];
+        }
+        $smart = array_filter(array_slice($layers, 0, $plane), fn (Layer $l): bool => $l->material->family === 'smart-film');
+        if ($school === 'smart-inside' && $smart !== []) {
+            return [];
+        }
+
+        return [new Finding("practice.closed-foam-$school", Severity::Note, "$this->subject/layers/$foam->id", ['layer' => $foam->material->name, 'permeance_ng_pa_s_m2' => $foam->permeance()], Source::commonPractice('school of the project'))];
+    }
+
+    /** @return list<Finding> which of foam board and sheathing lies outside, where the project has settled that */
+    private function nailBase(): array
+    {
+        $school = $this->schools['nail-base'] ?? 'by-case';
+        $foam = $board = null;
+        foreach ($school === 'by-case' || $this->assembly->kind !== AssemblyKind::Wall ? [] : $this->assembly->reckonedLayers() as $i => $layer) {
+            $foam = $layer->insulates() && $this->rules->lists('foam_board_families', $layer->material->family) ? $i : $foam;
+            $board = $this->rules->lists('nail_base_families', $layer->material->family) && $layer->framing === null ? $i : $board;
+        }
+        if ($foam === null || $board === null || ($school === 'foam-outside') === ($foam > $board)) {
+            return [];
+        }
+        $layers = $this->assembly->layers;
+
+        return [new Finding("practice.nail-base-$school", Severity::Note, "$this->subject/layers/{$layers[$board]->id}", ['board' => $layers[$board]->material->name, 'foam' => $layers[$foam]->material->name], Source::commonPractice('school of the project'))];
     }
 
     private function harmed(int $layer): bool

@@ -22,12 +22,12 @@ final class ApronFlashing extends JointDetail
         return Outcome::Shed;
     }
 
-    protected function facets(array $s): array
+    protected function facets(array $s, array $chosen): array
     {
         return ['wall' => [0.0, 0.0, $s['length_mm'], $s['side_mm']], 'roof' => [0.0, 0.0, $s['length_mm'], $s['side_mm']]];
     }
 
-    protected function folds(array $s): array
+    protected function folds(array $s, array $chosen): array
     {
         return [new Fold('wall', 'roof', $s['side_mm'])];
     }

@@ -22,7 +22,7 @@ final class BoardJoint extends JointDetail
         return Outcome::ReliesOnBond;
     }
 
-    protected function facets(array $s): array
+    protected function facets(array $s, array $chosen): array
     {
         return ['face' => [0.0, 0.0, $s['length_mm'], 2 * $s['side_mm']]];
     }

@@ -23,14 +23,14 @@ final class CladdingBracket extends JointDetail
         return Outcome::ReliesOnBond;
     }
 
-    protected function facets(array $s): array
+    protected function facets(array $s, array $chosen): array
     {
         $m = $s['margin_mm'];
 
         return ['face' => [-$m, -$m, $s['width_mm'] + $m, $s['height_mm'] + $m]];
     }
 
-    protected function fasteners(array $s): array
+    protected function fasteners(array $s, array $chosen): array
     {
         $through = ['bracket', 'bracket-patch', 'plane'];
 

@@ -22,7 +22,7 @@ final class DamagePatch extends JointDetail
         return Outcome::ReliesOnBond;
     }
 
-    protected function facets(array $s): array
+    protected function facets(array $s, array $chosen): array
     {
         $m = $s['margin_mm'];
 

@@ -12,6 +12,7 @@ use Apron\Detail\Opening;
 use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
+use Apron\Detail\PlacedFastener;
 use Apron\Detail\SillPitch;
 use Apron\Detail\Unit;
 use Apron\Detail\UnitJoint;
@@ -67,10 +68,11 @@ abstract class DressedOpening extends DetailGenerator
         );
         $order = $this->order($chosen, $s);
         $at = array_map(fn (int $i): int => $i + 1, array_flip($order));
+        $pieces = $this->pieces($s, $used, $at, $chosen);
 
         return new Detail(
-            id: $id, title: $title, opening: $opening, facets: $opening->facets(), folds: [], release: null, tolerant: [],
-            unit: $this->set($s, $chosen), pieces: $this->pieces($s, $used, $at, $chosen), penetrations: [], fasteners: [], framing: $this->framing($s),
+            id: $id, title: $title, opening: $opening, facets: $opening->facets(), folds: [], release: null, tolerant: $this->tolerant($chosen),
+            unit: $this->set($s, $chosen), pieces: $pieces, penetrations: [], fasteners: $this->fasteners($s, $chosen, $pieces), framing: $this->framing($s),
             leastLaps: $this->leastLaps(), panUpturn: $s['pan_upturn_mm'],
             steps: $this->numbered(array_map(fn (string $does): array => [$does, $this->figuresOf($does, $s)], $order)),
             generated: $generated,
@@ -94,6 +96,28 @@ abstract class DressedOpening extends DetailGenerator
      * @return list<FramingMember>
      */
     protected function framing(array $s): array
+    {
+        return [];
+    }
+
+    /**
+     * Fasteners through the plane that are not made for it.
+     *
+     * @param  array<string, float>  $s
+     * @param  array<string, string>  $chosen
+     * @param  list<Piece>  $pieces
+     * @return list<PlacedFastener>
+     */
+    protected function fasteners(array $s, array $chosen, array $pieces): array
+    {
+        return [];
+    }
+
+    /**
+     * @param  array<string, string>  $chosen
+     * @return list<string> facets whose substrate bears water
+     */
+    protected function tolerant(array $chosen): array
     {
         return [];
     }

@@ -13,6 +13,12 @@ use Apron\Material\Material;
 /** A unit with a nailing flange at the outer face: bedded at jambs and head, open at the foot, stripped over. */
 trait Flanged
 {
+    /** @var array<string, list<string>> whether trim is drawn, and how it meets the unit */
+    protected const TRIM = ['trim' => ['by-others', 'drained', 'caulked']];
+
+    /** @var array<string, string> */
+    protected const TRIM_MATERIALS = ['trim_material' => 'wood-cladding', 'trim_breaker_material' => 'backer-rod', 'trim_sealant_material' => 'sealant-silyl'];
+
     protected function demandRoom(array $s): void
     {
         parent::demandRoom($s);
@@ -22,6 +28,7 @@ trait Flanged
         if ($s['clearance_mm'] < $s['strip_clear_of_frame_mm']) {
             throw new CannotGenerate('strip_clear_of_frame_mm', $s['strip_clear_of_frame_mm'], sprintf('no more than the clearance, %g mm', $s['clearance_mm']));
         }
+        $this->demandBelow($s, 'trim_mm', $s['margin_mm'] + $s['clearance_mm'] - $s['trim_joint_mm'], 'so that the trim stays on the wall that is drawn');
         $this->demandWholeUnits($s);
         $this->demandHeadRoom($s);
     }
@@ -54,6 +61,8 @@ trait Flanged
         return match ($does) {
             'jamb-strips' => ['past_mm' => $s['jamb_strip_past_head_mm']],
             'head-strip', 'head-strip-taped' => ['past_mm' => $s['head_strip_past_jamb_mm']],
+            'trim-bead' => ['gap_mm' => $s['trim_joint_mm']],
+            'trim-drained', 'trim-caulked' => ['trim_mm' => $s['trim_mm'], 'gap_mm' => $s['trim_joint_mm']],
             'mullion-covers' => ['clearance_mm' => $s['clearance_mm']],
             'flange-flashing' => ['past_mm' => $s['face_return_mm']],
             'membrane-below-and-beside' => ['above_mm' => $s['sheet_cut_above_head_mm']],
@@ -63,19 +72,63 @@ trait Flanged
     }
 
     /**
-     * The step of the mullions' covers follows that of the units where there is more than one.
+     * The step of the mullions' covers follows that of the units where there is more than one; trim comes over all of it.
      *
      * @param  list<string>  $order
      * @param  array<string, float>  $s
+     * @param  array<string, string>  $chosen
      * @return list<string>
      */
-    protected function withMullions(array $order, array $s): array
+    protected function aroundTheUnit(array $order, array $s, array $chosen): array
     {
         if ($s['mullions'] > 0) {
             array_splice($order, (int) array_search('unit-in-sealant', $order, true) + 1, 0, ['mullion-covers']);
         }
+        if ($chosen['trim'] !== 'by-others') {
+            array_push($order, "trim-{$chosen['trim']}", ...($chosen['trim'] === 'caulked' ? ['trim-bead'] : []));
+        }
 
         return $order;
+    }
+
+    /**
+     * Trim over the flange and its strips, a joint's width off the frame. Drained, the joint stays open and what gets behind the trim
+     * comes out at its foot; caulked, beads over bond breakers close the joint at both jambs. Never at the head or the sill: what the head strip
+     * sheds comes out behind the head trim, and a bead there would keep it in.
+     *
+     * @param  array<string, float>  $s
+     * @param  array<string, Material>  $used
+     * @param  array<string, int>  $at
+     * @return list<Piece>
+     */
+    private function trim(array $s, array $used, array $at): array
+    {
+        $step = $at['trim-drained'] ?? $at['trim-caulked'] ?? null;
+        if ($step === null) {
+            return [];
+        }
+        [$frame, $gap, $t] = [$s['clearance_mm'], $s['trim_joint_mm'], $s['trim_mm']];
+        [$left, $right, $below, $top] = [$frame, $s['width_mm'] - $frame, $frame, $s['height_mm'] - $frame];
+        [$in, $out] = [$gap, $gap + $t];
+        $pieces = [];
+        foreach ([
+            'sill' => [$left - $out, $below - $out, $right + $out, $below - $in], 'left' => [$left - $out, $below - $in, $left - $in, $top + $in],
+            'right' => [$right + $in, $below - $in, $right + $out, $top + $in], 'head' => [$left - $out, $top + $in, $right + $out, $top + $out],
+        ] as $side => $rect) {
+            $pieces[] = $this->laid("trim-$side", $used['trim_material'], PieceKind::Board, $step, [$this->patch("trim-$side.face", 'face', $rect, [], $step)], null, new CutSize(max($rect[2] - $rect[0], $rect[3] - $rect[1]), $t), null, false);
+        }
+        if (! isset($at['trim-caulked'])) {
+            return $pieces;
+        }
+        $joint = fn (string $id, int $step, ?Edges $foot): array => [
+            $this->patch("$id.left", 'face', [$left - $gap, $below, $left, $top], [], $step, $foot), $this->patch("$id.right", 'face', [$right, $below, $right + $gap, $top], [], $step, $foot),
+        ];
+
+        return [
+            ...$pieces,
+            $this->laid('trim-breaker', $used['trim_breaker_material'], PieceKind::Board, $step, $joint('trim-breaker', $step, null), null, null, null, false),
+            $this->laid('trim-bead', $used['trim_sealant_material'], PieceKind::Sealant, $at['trim-bead'], $joint('trim-bead', $at['trim-bead'], new Edges(['bottom' => Edge::Open])), null, null, null, false),
+        ];
     }
 
     /**
@@ -113,11 +166,13 @@ trait Flanged
      * sealed at its sides and open at its foot.
      *
      * @param  array<string, float>  $s
+     * @param  array<string, Material>  $used
      * @param  array<string, int>  $at
-     * @return list<Piece>
+     * @return list<Piece> with what lies round them on the face
      */
-    protected function units(array $s, Material $material, array $at): array
+    protected function units(array $s, array $used, array $at): array
     {
+        $material = $used['unit_material'];
         [$w, $h, $f, $step] = [$s['width_mm'], $s['height_mm'], $this->flangeOnFace($s), $at['unit-in-sealant']];
         $many = (int) $s['mullions'] + 1;
         // Bedded in sealant at the jambs and the head; the bottom flange stays open, or the pan would be a bath.
@@ -135,7 +190,7 @@ trait Flanged
             }
         }
 
-        return [$this->laid('unit', $material, PieceKind::Unit, $step, $patches, null, null, $edges), ...$covers];
+        return [$this->laid('unit', $material, PieceKind::Unit, $step, $patches, null, null, $edges), ...$covers, ...$this->trim($s, $used, $at)];
     }
 
     /**

@@ -26,7 +26,9 @@ class FlangedUnitInFacedSheathing extends DressedOpening
     protected const MATERIALS = [
         'board_material' => 'osb-film-faced', 'tape_material' => 'seam-tape', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip',
         'sealant_material' => 'sealant-silyl', 'unit_material' => 'window-unit',
-    ];
+    ] + self::SPOT_MATERIALS + self::TRIM_MATERIALS;
+
+    protected const CHOICES = self::HEADS + self::TRIM;
 
     /** Every tape over a joint of the boards, and the head tape, relies on its bond. */
     public function worst(array $parameters = []): Outcome
@@ -36,7 +38,7 @@ class FlangedUnitInFacedSheathing extends DressedOpening
 
     protected function order(array $chosen, array $s): array
     {
-        return $this->withMullions(['boards', 'upright-seams', 'level-seams', 'sheathing-gap', ...$this->dressed()], $s);
+        return $this->aroundTheUnit($this->spotted(['boards', 'upright-seams', 'level-seams', 'sheathing-gap', ...$this->dressed()], 'boards', $chosen), $s, $chosen);
     }
 
     /** @return list<string> */
@@ -49,6 +51,7 @@ class FlangedUnitInFacedSheathing extends DressedOpening
     {
         return [
             ...$this->boards($s, $used['board_material'], $at['boards']),
+            ...$this->spots($s, $used, $at, $chosen),
             ...$this->uprightTapes($s, $used['tape_material'], $at['upright-seams']),
             ...$this->levelTapes($s, $used['tape_material'], $at['level-seams']),
             ...$this->gapBeads($s, $used['sealant_material'], $at['sheathing-gap']),
@@ -68,7 +71,7 @@ class FlangedUnitInFacedSheathing extends DressedOpening
         return [
             ...$this->jambLiners($s, $used['strip_material'], $at['jamb-liners'], $foot),
             $this->headLiner($s, $used['pan_material'], $at['head-liner']),
-            ...$this->units($s, $used['unit_material'], $at),
+            ...$this->units($s, $used, $at),
             ...$this->jambStrips($s, $used['strip_material'], $at['jamb-strips']),
             $this->headStrip($s, $used['strip_material'], $at['head-strip-taped']),
         ];
@@ -109,6 +112,7 @@ class FlangedUnitInFacedSheathing extends DressedOpening
     {
         return match ($does) {
             'boards', 'insulation-boards', 'flapped-panels' => [],
+            'heads-all', 'heads-outside-joints' => ['spot_mm' => $s['spot_mm'], 'apart_mm' => $s['fastener_spacing_mm']],
             'upright-seams', 'level-seams' => ['tape_mm' => $s['seam_tape_mm']],
             default => $this->flangedFigures($does, $s),
         };

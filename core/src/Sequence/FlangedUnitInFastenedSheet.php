@@ -26,7 +26,9 @@ class FlangedUnitInFastenedSheet extends DressedOpening
     protected const MATERIALS = [
         'sheet_material' => 'polyolefin-wrap', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip',
         'tape_material' => 'seam-tape', 'unit_material' => 'window-unit',
-    ];
+    ] + self::TRIM_MATERIALS;
+
+    protected const CHOICES = self::TRIM;
 
     /** Over the slits of the flap the tapes rely on their bond. */
     public function worst(array $parameters = []): Outcome
@@ -36,7 +38,7 @@ class FlangedUnitInFastenedSheet extends DressedOpening
 
     protected function order(array $chosen, array $s): array
     {
-        return $this->withMullions(['sheet-cut-and-turned-in', ...$this->dressed()], $s);
+        return $this->aroundTheUnit(['sheet-cut-and-turned-in', ...$this->dressed()], $s, $chosen);
     }
 
     /** @return list<string> the steps once the sheet is on */
@@ -64,7 +66,7 @@ class FlangedUnitInFastenedSheet extends DressedOpening
             $this->pan($s, $used['pan_material'], $at['sill-pan']),
             ...$this->jambLiners($s, $used['strip_material'], $at['jamb-liners']),
             $this->headLiner($s, $used['pan_material'], $at['head-liner']),
-            ...$this->units($s, $used['unit_material'], $at),
+            ...$this->units($s, $used, $at),
             ...$this->jambStrips($s, $used['strip_material'], $at['jamb-strips']),
             $this->headStrip($s, $used['strip_material'], $at['head-strip']),
             ...$this->slitTapes($s, $used['tape_material'], $at['slit-tapes']),

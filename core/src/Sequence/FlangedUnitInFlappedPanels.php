@@ -13,11 +13,11 @@ final class FlangedUnitInFlappedPanels extends FlangedUnitInFacedSheathing
 {
     public const NAME = 'flanged-unit-in-flapped-panels';
 
-    protected const MATERIALS = ['panel_material' => 'eps-film-faced', 'tape_material' => 'seam-tape', 'starter_material' => 'steel-galvanised', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip', 'unit_material' => 'window-unit'];
+    protected const MATERIALS = ['panel_material' => 'eps-film-faced', 'tape_material' => 'seam-tape', 'starter_material' => 'steel-galvanised', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip', 'unit_material' => 'window-unit'] + self::SPOT_MATERIALS + self::TRIM_MATERIALS;
 
     protected function order(array $chosen, array $s): array
     {
-        return $this->withMullions(['starter-strip', 'flapped-panels', 'upright-seams', 'panel-flaps', ...$this->dressed()], $s);
+        return $this->aroundTheUnit($this->spotted(['starter-strip', 'flapped-panels', 'upright-seams', 'panel-flaps', ...$this->dressed()], 'flapped-panels', $chosen), $s, $chosen);
     }
 
     protected function pieces(array $s, array $used, array $at, array $chosen): array
@@ -27,11 +27,18 @@ final class FlangedUnitInFlappedPanels extends FlangedUnitInFacedSheathing
 
         return [
             $starter,
-            ...$this->boards($s, $used['panel_material'], $at['flapped-panels'], $s['panel_flap_mm']),
+            ...$this->boards($s, $used['panel_material'], $at['flapped-panels'], $s['panel_flap_mm'], $at['panel-flaps']),
+            ...$this->spots($s, $used, $at, $chosen),
             ...$this->uprightTapes($s, $used['tape_material'], $at['upright-seams']),
             $this->pan($s, $used['pan_material'], $at['sill-tape']),
             ...$this->dressing($s, $used, $at),
         ];
+    }
+
+    /** Its level joints are flaps: no tape lies over them. */
+    protected function tapedLevels(array $s): array
+    {
+        return [];
     }
 
     protected function figuresOf(string $does, array $s): array

@@ -19,7 +19,9 @@ final class FlangedUnitInFluid extends DressedOpening
 
     protected const GROUPS = ['flanged'];
 
-    protected const MATERIALS = ['fluid_material' => 'fluid-permeable', 'flashing_material' => 'fluid-flashing', 'unit_material' => 'window-unit'];
+    protected const MATERIALS = ['fluid_material' => 'fluid-permeable', 'flashing_material' => 'fluid-flashing', 'unit_material' => 'window-unit'] + self::TRIM_MATERIALS;
+
+    protected const CHOICES = self::TRIM;
 
     /** Coats hold by their seal to each other: over the flange, and where the field coat laps onto the detail coat below the sill. */
     public function worst(array $parameters = []): Outcome
@@ -29,7 +31,7 @@ final class FlangedUnitInFluid extends DressedOpening
 
     protected function order(array $chosen, array $s): array
     {
-        return $this->withMullions(['detail-coat', 'field-coat', 'unit-in-sealant', 'flange-flashing', 'inner-air-seal'], $s);
+        return $this->aroundTheUnit(['detail-coat', 'field-coat', 'unit-in-sealant', 'flange-flashing', 'inner-air-seal'], $s, $chosen);
     }
 
     protected function pieces(array $s, array $used, array $at, array $chosen): array
@@ -37,7 +39,7 @@ final class FlangedUnitInFluid extends DressedOpening
         return [
             $this->detailCoat($s, $used['flashing_material'], $at['detail-coat']),
             $this->fieldCoat($s, $used['fluid_material'], $at['field-coat']),
-            ...$this->units($s, $used['unit_material'], $at),
+            ...$this->units($s, $used, $at),
             $this->flashing($s, $used['flashing_material'], $at['flange-flashing']),
         ];
     }

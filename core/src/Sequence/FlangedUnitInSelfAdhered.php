@@ -19,9 +19,9 @@ class FlangedUnitInSelfAdhered extends DressedOpening
 
     protected const GROUPS = ['flanged'];
 
-    protected const MATERIALS = ['membrane_material' => 'membrane-permeable', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip', 'unit_material' => 'window-unit'];
+    protected const MATERIALS = ['membrane_material' => 'membrane-permeable', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip', 'unit_material' => 'window-unit'] + self::TRIM_MATERIALS;
 
-    protected const CHOICES = ['head' => ['shingle', 'reverse-lap']];
+    protected const CHOICES = ['head' => ['shingle', 'reverse-lap']] + self::TRIM;
 
     /** Shingled, every lap sheds and what leaks at the unit comes out under the open bottom flange; else the head relies on its seal. */
     public function worst(array $parameters = []): Outcome
@@ -36,21 +36,21 @@ class FlangedUnitInSelfAdhered extends DressedOpening
             $all = ['membrane-all-over', 'sill-pan', 'jamb-liners', 'head-liner', 'unit-in-sealant', 'jamb-strips', 'head-strip-taped', 'inner-air-seal'];
         }
 
-        return $this->withMullions($all, $s);
+        return $this->aroundTheUnit($all, $s, $chosen);
     }
 
     protected function pieces(array $s, array $used, array $at, array $chosen): array
     {
-        $shingled = $chosen['head'] === 'shingle';
-        $first = $at['membrane-below-and-beside'] ?? $at['membrane-all-over'];
+        $shingled = isset($at['course-above']);
+        $first = $at['membrane-below-and-beside'] ?? $at['membrane-all-over'] ?? null;
         $cut = $this->cutAbove($s);
 
         return [
-            $this->field($s, $used['membrane_material'], $first, $shingled ? $cut : $s['margin_mm']),
+            ...($first === null ? [] : [$this->field($s, $used['membrane_material'], $first, $shingled ? $cut : $s['margin_mm'])]),
             $this->pan($s, $used['pan_material'], $at['sill-pan']),
             ...$this->jambLiners($s, $used['strip_material'], $at['jamb-liners']),
             $this->headLiner($s, $used['pan_material'], $at['head-liner']),
-            ...$this->units($s, $used['unit_material'], $at),
+            ...$this->units($s, $used, $at),
             ...$this->jambStrips($s, $used['strip_material'], $at['jamb-strips']),
             $this->headStrip($s, $used['strip_material'], $at['head-strip'] ?? $at['head-strip-taped'], $shingled ? null : new Edges(['top' => Edge::Sealed])),
             ...($shingled ? [$this->courseAbove($s, $used['membrane_material'], $at['course-above'], $cut - $s['membrane_lap_mm'])] : []),

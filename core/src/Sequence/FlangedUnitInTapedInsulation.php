@@ -15,11 +15,11 @@ final class FlangedUnitInTapedInsulation extends FlangedUnitInFacedSheathing
 {
     public const NAME = 'flanged-unit-in-taped-insulation';
 
-    protected const MATERIALS = ['board_material' => 'polyiso-foil', 'tape_material' => 'seam-tape', 'pan_material' => 'flashing-strip', 'corner_material' => 'flashing-formable', 'strip_material' => 'flashing-strip', 'unit_material' => 'window-unit'];
+    protected const MATERIALS = ['board_material' => 'polyiso-foil', 'tape_material' => 'seam-tape', 'pan_material' => 'flashing-strip', 'corner_material' => 'flashing-formable', 'strip_material' => 'flashing-strip', 'unit_material' => 'window-unit'] + self::SPOT_MATERIALS + self::TRIM_MATERIALS;
 
     protected function order(array $chosen, array $s): array
     {
-        return $this->withMullions(['insulation-boards', 'upright-seams', 'level-seams', 'sill-tape-slit', 'corner-patches-sill', 'jamb-liners', 'head-tape-slit', 'corner-patches-head', 'unit-in-sealant', 'jamb-strips', 'head-strip-taped', 'inner-air-seal'], $s);
+        return $this->aroundTheUnit($this->spotted(['insulation-boards', 'upright-seams', 'level-seams', 'sill-tape-slit', 'corner-patches-sill', 'jamb-liners', 'head-tape-slit', 'corner-patches-head', 'unit-in-sealant', 'jamb-strips', 'head-strip-taped', 'inner-air-seal'], 'insulation-boards', $chosen), $s, $chosen);
     }
 
     protected function pieces(array $s, array $used, array $at, array $chosen): array
@@ -28,6 +28,7 @@ final class FlangedUnitInTapedInsulation extends FlangedUnitInFacedSheathing
 
         return [
             ...$this->boards($s, $used['board_material'], $at['insulation-boards']),
+            ...$this->spots($s, $used, $at, $chosen),
             ...$this->uprightTapes($s, $used['tape_material'], $at['upright-seams']),
             ...$this->levelTapes($s, $used['tape_material'], $at['level-seams']),
             $this->slitTape('pan', $s, $used['pan_material'], $at['sill-tape-slit']),
@@ -35,7 +36,7 @@ final class FlangedUnitInTapedInsulation extends FlangedUnitInFacedSheathing
             ...$this->jambLiners($s, $used['strip_material'], $at['jamb-liners'], $leg - $this->least['membrane_lap_mm']),
             $this->slitTape('head-liner', $s, $used['pan_material'], $at['head-tape-slit']),
             ...$this->cornerPatches('head', $s, $used['corner_material'], $at['corner-patches-head']),
-            ...$this->units($s, $used['unit_material'], $at),
+            ...$this->units($s, $used, $at),
             ...$this->jambStrips($s, $used['strip_material'], $at['jamb-strips']),
             $this->headStrip($s, $used['strip_material'], $at['head-strip-taped']),
         ];

@@ -17,7 +17,7 @@ final class FlangedUnitOverUnderSillSheet extends FlangedUnitInFastenedSheet
 
     protected function order(array $chosen, array $s): array
     {
-        return $this->withMullions(['under-sill-sheet', 'lower-course', 'sheet-cut-over-under-sill', ...$this->dressed()], $s);
+        return $this->aroundTheUnit(['under-sill-sheet', 'lower-course', 'sheet-cut-over-under-sill', ...$this->dressed()], $s, $chosen);
     }
 
     protected function pieces(array $s, array $used, array $at, array $chosen): array

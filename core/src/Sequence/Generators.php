@@ -15,7 +15,7 @@ final class Generators
 
     private const JOINTS = [
         RoundUnit::class, TriangularUnit::class, RoundPenetration::class, RectangularPenetration::class, WallCorner::class, BoardJoint::class, MovementJoint::class, SheathingToFoundation::class,
-        BelowGradeToWall::class, SillPlate::class, OverhangingFoot::class, WallToRoof::class, Parapet::class, ApronFlashing::class, ThroughWallFlashing::class, SecondPan::class, CladdingBracket::class, DamagePatch::class,
+        BelowGradeToWall::class, SillPlate::class, OverhangingFoot::class, WallToRoof::class, Parapet::class, ApronFlashing::class, ThroughWallFlashing::class, SecondPan::class, PipeThroughBoard::class, CladdingBracket::class, DamagePatch::class, MissedScrew::class,
     ];
 
     /** @return array<string, Generator> by name: openings first, as the words list them */
@@ -55,7 +55,8 @@ final class Generators
             if (in_array($answer, $takes[$name] ?? [], true)) {
                 $settled[$name] = $answer;
             }
-            $settled += array_intersect_key(Schools::materials($question, $answer), $takes);
+            // They speak of flashing an opening: a strip elsewhere may be another thing.
+            $settled += $generator instanceof DressedOpening ? array_intersect_key(Schools::materials($question, $answer), $takes) : [];
         }
         $usual = array_column($generator->parameters(), 'value', 'name');
         [$depth, $frame] = [$stated['depth_mm'] ?? null, $stated['frame_depth_mm'] ?? $usual['frame_depth_mm'] ?? null];

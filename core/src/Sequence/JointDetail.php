@@ -35,9 +35,10 @@ abstract class JointDetail extends DetailGenerator
 
     /**
      * @param  array<string, float>  $s
+     * @param  array<string, string>  $chosen
      * @return array<string, array{float, float, float, float}> by name: u from, v from, u to, v to
      */
-    abstract protected function facets(array $s): array;
+    abstract protected function facets(array $s, array $chosen): array;
 
     /**
      * @param  array<string, float>  $s
@@ -56,27 +57,30 @@ abstract class JointDetail extends DetailGenerator
 
     /**
      * @param  array<string, float>  $s
+     * @param  array<string, string>  $chosen
      * @return list<Fold>
      */
-    protected function folds(array $s): array
+    protected function folds(array $s, array $chosen): array
     {
         return [];
     }
 
     /**
      * @param  array<string, float>  $s
+     * @param  array<string, string>  $chosen
      * @return list<Penetration>
      */
-    protected function penetrations(array $s): array
+    protected function penetrations(array $s, array $chosen): array
     {
         return [];
     }
 
     /**
      * @param  array<string, float>  $s
+     * @param  array<string, string>  $chosen
      * @return list<PlacedFastener>
      */
-    protected function fasteners(array $s): array
+    protected function fasteners(array $s, array $chosen): array
     {
         return [];
     }
@@ -99,14 +103,14 @@ abstract class JointDetail extends DetailGenerator
     protected function draw(string $id, string $title, array $s, array $used, array $chosen, Generated $generated): Detail
     {
         $facets = [];
-        foreach ($this->facets($s) as $name => $extent) {
+        foreach ($this->facets($s, $chosen) as $name => $extent) {
             $facets[$name] = new Facet($name, new Rect(...$extent));
         }
         $least = $this->least;
 
         return new Detail(
-            id: $id, title: $title, opening: null, facets: $facets, folds: $this->folds($s), release: static::RELEASE, tolerant: [], unit: null,
-            pieces: $this->pieces($s, $used, $chosen), penetrations: $this->penetrations($s), fasteners: $this->fasteners($s), framing: $this->framing($s),
+            id: $id, title: $title, opening: null, facets: $facets, folds: $this->folds($s, $chosen), release: static::RELEASE, tolerant: [], unit: null,
+            pieces: $this->pieces($s, $used, $chosen), penetrations: $this->penetrations($s, $chosen), fasteners: $this->fasteners($s, $chosen), framing: $this->framing($s),
             leastLaps: [
                 ...$this->lapping(['membrane', 'formable', 'corner', 'moulded'], $least['membrane_mm']), ...$this->lapping(['fluid'], $least['fluid_mm']),
                 new LeastLap('sheet', 'sheet', $least['sheet_level_mm'], $least['sheet_upright_mm']), new LeastLap('sheet', 'membrane', $least['membrane_mm'], $least['membrane_mm']),

@@ -24,7 +24,7 @@ final class MovementJoint extends JointDetail
         return ($parameters['closed_by'] ?? 'bent-metal') === 'bent-metal' ? Outcome::Shed : Outcome::ReliesOnSeal;
     }
 
-    protected function facets(array $s): array
+    protected function facets(array $s, array $chosen): array
     {
         return ['face' => [0.0, 0.0, $s['length_mm'], 2 * $s['side_mm'] + $s['gap_mm']]];
     }

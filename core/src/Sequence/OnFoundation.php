@@ -12,14 +12,15 @@ trait OnFoundation
 {
     /**
      * @param  array<string, float>  $s
+     * @param  array<string, string>  $chosen
      * @return array<string, array{float, float, float, float}>
      */
-    protected function facets(array $s): array
+    protected function facets(array $s, array $chosen): array
     {
         return ['wall' => [0.0, 0.0, $s['length_mm'], $s['side_mm']], 'foundation' => [0.0, 0.0, $s['length_mm'], $s['side_mm']]];
     }
 
-    protected function folds(array $s): array
+    protected function folds(array $s, array $chosen): array
     {
         return [new Fold('wall', 'foundation', $s['side_mm'])];
     }

@@ -25,14 +25,14 @@ final class Parapet extends JointDetail
         return Outcome::Shed;
     }
 
-    protected function facets(array $s): array
+    protected function facets(array $s, array $chosen): array
     {
         $w = $s['length_mm'];
 
         return ['top' => [0.0, 0.0, $w, $s['thickness_mm']], 'inner' => [0.0, 0.0, $w, $s['inner_mm']], 'roof' => [0.0, 0.0, $w, $s['side_mm']], 'wall' => [0.0, 0.0, $w, $s['side_mm']]];
     }
 
-    protected function folds(array $s): array
+    protected function folds(array $s, array $chosen): array
     {
         return [new Fold('top', 'inner', $s['inner_mm']), new Fold('inner', 'roof', $s['side_mm'])];
     }

@@ -33,7 +33,7 @@ class RoundPenetration extends JointDetail
         return [$s['diameter_mm'], $s['diameter_mm']];
     }
 
-    protected function facets(array $s): array
+    protected function facets(array $s, array $chosen): array
     {
         [$w, $h] = $this->through($s);
         $m = $s['margin_mm'];
@@ -41,7 +41,7 @@ class RoundPenetration extends JointDetail
         return ['face' => [-$m, -$m, $w + $m, $h + $m]];
     }
 
-    protected function penetrations(array $s): array
+    protected function penetrations(array $s, array $chosen): array
     {
         [$w, $h] = $this->through($s);
 

@@ -25,14 +25,14 @@ final class SecondPan extends JointDetail
         return Outcome::Shed;
     }
 
-    protected function facets(array $s): array
+    protected function facets(array $s, array $chosen): array
     {
         $w = $s['length_mm'];
 
         return ['sill' => [0.0, 0.0, $w, $s['sill_mm']], 'reveal-sill' => [0.0, 0.0, $w, $s['insulation_mm']], 'outer-face' => [0.0, 0.0, $w, $s['side_mm']]];
     }
 
-    protected function folds(array $s): array
+    protected function folds(array $s, array $chosen): array
     {
         return [new Fold('sill', 'reveal-sill', $s['insulation_mm']), new Fold('reveal-sill', 'outer-face', $s['side_mm'])];
     }

@@ -39,7 +39,7 @@ abstract class ShapedUnit extends JointDetail
      */
     abstract protected function half(array $s, float $v, float $out): float;
 
-    protected function facets(array $s): array
+    protected function facets(array $s, array $chosen): array
     {
         [$w, $h] = $this->outline($s);
         $m = $s['margin_mm'];

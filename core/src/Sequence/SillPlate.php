@@ -32,9 +32,9 @@ final class SillPlate extends JointDetail
         return Outcome::Shed;
     }
 
-    protected function facets(array $s): array
+    protected function facets(array $s, array $chosen): array
     {
-        return $this->wallAndFoundation($s) + ['plate' => [0.0, 0.0, $s['length_mm'], $s['plate_mm']]];
+        return $this->wallAndFoundation($s, $chosen) + ['plate' => [0.0, 0.0, $s['length_mm'], $s['plate_mm']]];
     }
 
     protected function does(array $s, array $chosen): array

@@ -26,7 +26,7 @@ final class ThroughWallFlashing extends JointDetail
         return Outcome::Shed;
     }
 
-    protected function facets(array $s): array
+    protected function facets(array $s, array $chosen): array
     {
         $w = $s['length_mm'];
 
@@ -39,7 +39,7 @@ final class ThroughWallFlashing extends JointDetail
         return round($s['insulation_mm'] / cos(deg2rad($s['bevel_deg'])), 1);
     }
 
-    protected function folds(array $s): array
+    protected function folds(array $s, array $chosen): array
     {
         return [new Fold('sheathing', 'ledge', $this->slope($s)), new Fold('ledge', 'outer-face', $s['side_mm'])];
     }

@@ -18,11 +18,11 @@ final class UnitInBuck extends FlangedUnitInFastenedSheet
 
     protected const MATERIALS = parent::MATERIALS + ['insulating_buck_material' => 'eps-dense', 'wood_buck_material' => 'plywood'];
 
-    protected const CHOICES = ['buck' => ['insulating', 'wood']];
+    protected const CHOICES = ['buck' => ['insulating', 'wood']] + parent::CHOICES;
 
     protected function order(array $chosen, array $s): array
     {
-        return $this->withMullions(['sheet-cut-and-turned-in', "buck-{$chosen['buck']}", ...$this->dressed()], $s);
+        return $this->aroundTheUnit(['sheet-cut-and-turned-in', "buck-{$chosen['buck']}", ...$this->dressed()], $s, $chosen);
     }
 
     protected function pieces(array $s, array $used, array $at, array $chosen): array

@@ -26,7 +26,7 @@ final class WallCorner extends JointDetail
         return Outcome::Shed;
     }
 
-    protected function facets(array $s): array
+    protected function facets(array $s, array $chosen): array
     {
         return ['face' => [-$s['side_mm'], 0.0, $s['side_mm'], $s['height_mm']]];
     }

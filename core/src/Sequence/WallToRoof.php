@@ -27,12 +27,12 @@ final class WallToRoof extends JointDetail
         return Outcome::Shed;
     }
 
-    protected function facets(array $s): array
+    protected function facets(array $s, array $chosen): array
     {
         return ['roof' => [0.0, 0.0, $s['length_mm'], $s['side_mm']], 'wall' => [0.0, 0.0, $s['length_mm'], 2 * $s['side_mm']]];
     }
 
-    protected function folds(array $s): array
+    protected function folds(array $s, array $chosen): array
     {
         return [new Fold('roof', 'wall', 2 * $s['side_mm'])];
     }

@@ -25,7 +25,8 @@ final class Backing
             $patches = $layout->facet($facet);
             foreach ($patches as $i => $inner) {
                 foreach (array_slice($patches, $i + 1) as $outer) {
-                    if ($inner->piece === $outer->piece) {
+                    // A rod in a joint is drawn as a board and is none.
+                    if ($inner->piece === $outer->piece || ThreeSided::breaker($inner) || ThreeSided::breaker($outer)) {
                         continue;
                     }
                     $where = self::bothAre(PieceKind::Sheet, $inner, $outer) ? self::lap($inner->rect(), $outer->rect(), $members) : null;

@@ -36,25 +36,28 @@ final class DetailFindings
             if ($strip->severity->rank() > Severity::Caution->rank()) {
                 continue;
             }
-            foreach ($strip->told()->path as $event) {
-                if ($event['outcome'] !== $strip->outcome) {
+            // Where the substrate bears being wet, what makes it a caution is the seal or bond further on.
+            $path = array_filter($strip->told()->path, fn (array $event): bool => $event['outcome'] !== Outcome::WetsTolerant);
+            $outcome = array_reduce($path, fn (Outcome $worst, array $event): Outcome => $worst->worse($event['outcome']), Outcome::Shed);
+            foreach ($path as $event) {
+                if ($event['outcome'] !== $outcome) {
                     continue;
                 }
                 // Let go at the top or lower down behind the cladding: the same water.
                 $source = $strip->source === 'top' ? 'face' : $strip->source;
-                $key = self::code($strip->outcome).'|'.$event['at'].'|'.(in_array($source, ['unit', 'fastener'], true) ? $source : 'face');
+                $key = self::code($outcome).'|'.$event['at'].'|'.(in_array($source, ['unit', 'fastener'], true) ? $source : 'face');
                 // Where it happens, which need not be on the facet it was let go on.
                 [$facet, $u] = $strip->told()->worstAt();
                 $key .= '|'.$facet;
                 [$u0, $u1] = $facet === $strip->facet ? [$strip->u0, $strip->u1] : [$u, $u];
-                $row = $rows[$key] ?? ['strip' => $strip, 'source' => $source, 'facet' => $facet, 'event' => $event, 'from' => $u0, 'to' => $u1];
+                $row = $rows[$key] ?? ['strip' => $strip, 'source' => $source, 'facet' => $facet, 'outcome' => $outcome, 'event' => $event, 'from' => $u0, 'to' => $u1];
                 $rows[$key] = ['from' => min($row['from'], $u0), 'to' => max($row['to'], $u1)] + $row;
                 break;
             }
         }
         $findings = [];
-        foreach ($rows as ['strip' => $strip, 'source' => $source, 'facet' => $facet, 'event' => $event, 'from' => $from, 'to' => $to]) {
-            $findings[] = new Finding(self::code($strip->outcome), $strip->severity, $this->subject, [
+        foreach ($rows as ['strip' => $strip, 'source' => $source, 'facet' => $facet, 'outcome' => $outcome, 'event' => $event, 'from' => $from, 'to' => $to]) {
+            $findings[] = new Finding(self::code($outcome), $strip->severity, $this->subject, [
                 'piece' => $event['at'], 'how' => $event['code'], 'up_mm' => $event['elevation'], 'source' => $source, 'facet' => $facet, 'from_mm' => $from, 'to_mm' => $to, 'lines' => $strip->lines ?? 0,
             ], $this->trace(), $event['at'].'.'.$source.'.'.$facet);
         }

@@ -66,7 +66,8 @@ final class ThreeSided
         return false;
     }
 
-    private static function breaker(Laid $laid): bool
+    /** Whether it is there so that sealant does not bond to what is behind it: a rod or a breaker tape. */
+    public static function breaker(Laid $laid): bool
     {
         return in_array($laid->piece->material->id, RuleFigures::of('checks')->list('bond_breakers'), true);
     }

@@ -16,9 +16,7 @@ function schedule(array $rows, array $project = []): array
 
 function row(string $generator, array $parameters = [], string $id = 'w1'): array
 {
-    $takes = array_column(array_filter(Generators::named($generator)->parameters(), fn (array $p) => $p['kind'] === 'size'), 'name');
-
-    return ['id' => $id, 'title' => "Window $id", 'generator' => $generator, 'parameters' => $parameters + array_intersect_key(['width_mm' => 900, 'height_mm' => 1250.5, 'depth_mm' => 140, 'diameter_mm' => 600], array_flip($takes))];
+    return ['id' => $id, 'title' => "Window $id", 'generator' => $generator, 'parameters' => $parameters + usualSizes($generator, 1250.5)];
 }
 
 it('makes an opening of the schedule as its method does, judges it the same, and writes only what was stated', function (string $generator) {

@@ -12,11 +12,11 @@ use Apron\Quantity\Conversion;
 use Apron\Severity;
 
 /** A wall of the catalogue's materials, as [material, mm, more], in one of the generic climates. */
-function practiceWall(array $layers, string $climate = 'cold humid', string $kind = 'wall', array $more = [], ?string $zone = null): AssemblyAssessment
+function practiceWall(array $layers, string $climate = 'cold humid', string $kind = 'wall', array $more = [], ?string $zone = null, array $schools = []): AssemblyAssessment
 {
     $air = ClimateFormat::writeClimate((new GenericClimates)->named("$climate (made up)"));
     $project = readProject([
-        'format' => 'apron-project/1', 'project' => ['name' => 'case', 'units' => 'si'], 'climate' => array_replace($air, $zone === null ? [] : ['zone' => $zone]),
+        'format' => 'apron-project/1', 'project' => ['name' => 'case', 'units' => 'si'] + ($schools === [] ? [] : ['schools' => $schools]), 'climate' => array_replace($air, $zone === null ? [] : ['zone' => $zone]),
         'indoor' => ['kind' => 'fixed', 'temperature_c' => 21, 'rh_pct' => 40],
         'assemblies' => [['id' => 'w', 'name' => 'w', 'kind' => $kind, 'layers' => array_map(fn (array $l) => ['material' => $l[0], 'thickness_mm' => $l[1]] + ($l[2] ?? []), $layers)] + $more],
     ]);
@@ -97,6 +97,27 @@ it('warns of vapour-tight insulation over a film', function () {
     $wall = fn (string $inner) => codes(practiceWall([['gypsum-board', 12.7], [$inner, 0.15], ['glass-wool-batt', 140], ['osb', 11], ['xps', 50]]));
     expect($wall('pe-film'))->toHaveKey('practice.tight-outside-over-film')->and($wall('latex-paint'))->not->toHaveKey('practice.tight-outside-over-film');
 });
+
+it('notes closed foam outside where the project settled something beside it or instead of it', function (string $school, string $inner, string $outer, array $noted) {
+    $codes = codes(practiceWall([['gypsum-board', 12.7], [$inner, 0.2], ['glass-wool-batt', 140], ['osb', 11], [$outer, 50]], schools: ['closed-foam' => $school]));
+    expect(array_values(array_filter(array_keys($codes), fn (string $code) => str_starts_with($code, 'practice.closed-foam'))))->toBe($noted);
+})->with([
+    'alone, as is usual' => ['alone', 'latex-paint', 'polyiso-foil', []],
+    'a smart retarder is asked for and missing' => ['smart-inside', 'latex-paint', 'polyiso-foil', ['practice.closed-foam-smart-inside']],
+    'asked for and there' => ['smart-inside', 'smart-film-nylon', 'polyiso-foil', []],
+    'a plain film is not one' => ['smart-inside', 'pe-film', 'polyiso-foil', ['practice.closed-foam-smart-inside']],
+    'open insulation instead is asked for' => ['permeable', 'smart-film-nylon', 'polyiso-foil', ['practice.closed-foam-permeable']],
+    'and is there' => ['permeable', 'latex-paint', 'mineral-wool-board', []],
+]);
+
+it('notes foam and nail base the other way round than the project settled, and nothing where it did not', function (string $school, bool $foamOutside, ?string $noted) {
+    $pair = $foamOutside ? [['osb', 11], ['eps', 80]] : [['eps', 80], ['osb', 11]];
+    $codes = codes(practiceWall([['gypsum-board', 12.7], ['glass-wool-batt', 140], ...$pair], schools: ['nail-base' => $school]));
+    expect(array_values(array_filter(array_keys($codes), fn (string $code) => str_starts_with($code, 'practice.nail-base'))))->toBe($noted === null ? [] : ["practice.nail-base-$noted"]);
+})->with([
+    ['by-case', true, null], ['by-case', false, null], ['foam-outside', true, null], ['foam-outside', false, 'foam-outside'],
+    ['sheathing-outside', true, 'sheathing-outside'], ['sheathing-outside', false, null],
+]);
 
 it('dries a layer through what lies on either side: permeances in series (arithmetic worked by hand)', function () {
     $assessed = practiceWall([['gypsum-board', 12.7], ['glass-wool-batt', 100], ['plywood', 12.5], ['eps', 60]], 'marine');

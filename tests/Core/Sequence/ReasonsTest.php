@@ -8,10 +8,7 @@ use Apron\Sequence\Reasons;
 
 function dressed(string $name): Detail
 {
-    $generator = Generators::named($name);
-    $sizes = array_column(array_filter($generator->parameters(), fn (array $p) => $p['kind'] === 'size'), 'name');
-
-    return $generator->make('o', 'O', array_intersect_key(['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 140, 'length_mm' => 2000, 'diameter_mm' => 600], array_flip($sizes)), new Materials([], new Catalogue));
+    return Generators::named($name)->make('o', 'O', usualSizes($name), new Materials([], new Catalogue));
 }
 
 it('orders every generator’s steps as its reasons ask, and gives each step after the first a reason', function (string $name) {

@@ -36,7 +36,7 @@ export function MethodFields({ detail, own, methods, materials, mayEdit, make, o
         <select aria-label="Method" className="max-w-[15rem]" value={name} disabled={!mayEdit} onChange={(e) => {
           const next = methods.find((m) => m.name === e.target.value);
           // Only the sizes go along: the materials and figures of another method are its own.
-          make(e.target.value, Object.fromEntries((next?.parameters ?? []).filter((p) => p.kind === 'size').map((p) => [p.name, given[p.name] ?? FIRST[p.name] ?? 600])));
+          make(e.target.value, firstSizes(next, given));
           onMethod();
         }}>
           <MethodOptions methods={methods} />
@@ -74,8 +74,12 @@ export function MethodFields({ detail, own, methods, materials, mayEdit, make, o
   );
 }
 
-/** Sizes a new detail starts with, until one types one's own. */
-export const FIRST: Record<string, number> = { width_mm: 900, height_mm: 1200, depth_mm: 140, length_mm: 2000, diameter_mm: 400 };
+const FIRST: Record<string, number> = { width_mm: 900, height_mm: 1200, depth_mm: 140, length_mm: 2000, diameter_mm: 400, shank_mm: 5 };
+
+/** Sizes a new detail starts with, as far as its method takes them, until one types one's own. */
+export function firstSizes(method: Method | undefined, given: Record<string, number | string> = {}): Record<string, number | string> {
+  return Object.fromEntries((method?.parameters ?? []).filter((p) => p.kind === 'size').map((p) => [p.name, given[p.name] ?? Math.min(FIRST[p.name] ?? 600, p.most ?? Infinity)]));
+}
 
 export function MethodOptions({ methods }: { methods: Method[] }) {
   return (

@@ -4,7 +4,7 @@ import { useDocuments, useMaterials, useMethods, useProjectId, useSequence } fro
 import { post, put, Refused } from '../../api/client';
 import type { Detail, Doc, Patch, RainStrip, ScheduledOpening, SequenceSheet } from '../../api/types';
 import { InsertPiece } from './InsertPiece';
-import { FIRST, MethodFields, MethodOptions } from './MethodFields';
+import { firstSizes, MethodFields, MethodOptions } from './MethodFields';
 import { nudged, PieceEditor, withPiece } from './PieceEditor';
 import { save, standAlone } from '../../drawing/standAlone';
 import { Oblique } from '../../drawing/Oblique';
@@ -45,7 +45,7 @@ export default function Sequences() {
     const taken = new Set(all?.map((d) => d.key));
     let n = (all?.length ?? 0) + 1;
     while (taken.has(`o${n}`)) n++;
-    const parameters = Object.fromEntries(method.parameters.filter((p) => p.kind === 'size').map((p) => [p.name, FIRST[p.name] ?? 600]));
+    const parameters = firstSizes(method);
     try {
       const row: ScheduledOpening = { id: `o${n}`, title: `${method.opening ? 'Opening' : 'Detail'} ${n}, ${method.title}`, generator, parameters };
       const content = method.opening ? row : (await post<SequenceSheet>(`/projects/${project}/generate`, row)).detail;
