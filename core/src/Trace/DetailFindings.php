@@ -87,12 +87,19 @@ final class DetailFindings
             if ($lap->verdict !== Severity::Pass) {
                 $findings["short.$lap->outer.$lap->inner.$lap->facet"] = new Finding('lap.short', $lap->verdict, $this->subject, $figures, $source, "$lap->outer.$lap->inner.$lap->facet");
             }
-            if ($lap->reversed) {
+            // Trim over a strip, boards over a sheet: measured, but nobody takes them for a lap.
+            $rigid = $this->kind($lap->outer) === PieceKind::Board && $this->kind($lap->inner) !== PieceKind::Board;
+            if ($lap->reversed && ! $rigid) {
                 $findings["reversed.$lap->outer.$lap->inner.$lap->facet"] = new Finding('lap.reversed', Severity::Note, $this->subject, $figures, $source, "$lap->outer.$lap->inner.$lap->facet");
             }
         }
 
         return array_values($findings);
+    }
+
+    private function kind(string $piece): ?PieceKind
+    {
+        return $this->assessed->detail->piece($piece)?->kind;
     }
 
     /** @return list<Finding> */

@@ -120,6 +120,7 @@ export function Unfolded({ sheet, step, units, selected = null, onSelect, measur
         </g>
       ))}
       {!window && detail.framing?.map((member, i) => <rect key={`m${i}`} {...box(member as Pick<Patch, 'facet' | 'rect'>)} fill="none" stroke="var(--color-ink)" strokeWidth="1.2" strokeDasharray="3 7" pointerEvents="none" data-framing />)}
+      {detail.fasteners?.filter((f) => laid.some(({ piece }) => f.through?.includes(piece.id))).map((f) => <Head key={f.id} b={box({ facet: f.facet, rect: [f.at[0] ?? 0, f.at[1] ?? 0, f.at[0] ?? 0, f.at[1] ?? 0] })} tight={f.through?.every((id) => f.made_for?.includes(id)) ?? false} />)}
       {detail.penetrations?.map((pipe) => <Pipe key={pipe.id} b={box(pipe as Pick<Patch, 'facet' | 'rect'>)} round={detail.generated?.generator !== 'rectangular-penetration'} />)}
       {walls.length > 1 && !window && walls.map(({ face }) => <text key={face} x={box({ facet: face, rect: [-M, -M, W + M, H + M] }).x + 8} y={box({ facet: face, rect: [-M, -M, W + M, H + M] }).y + 26} fontSize="20" fill="var(--color-faint)" stroke="#fff" strokeWidth="5" paintOrder="stroke" pointerEvents="none">{sheet.facets[face] ?? face}</text>)}
       {!opening && !window && Object.entries(flat.facets).map(([name, f]) => <text key={name} x={box({ facet: name, rect: f.extent }).x + 8} y={box({ facet: name, rect: f.extent }).y + 26} fontSize="20" fill="var(--color-faint)" stroke="#fff" strokeWidth="5" paintOrder="stroke" pointerEvents="none">{sheet.facets[name] ?? name}</text>)}
@@ -171,6 +172,11 @@ function Handles({ b, moving, sides, onTake }: { b: { x: number; y: number; widt
       {knobs.map(([side, x, y, cursor]) => <rect key={side} data-knob={side} x={x - 9} y={y - 9} width="18" height="18" fill="#fff" stroke="var(--color-ink)" strokeWidth="3" style={{ cursor, touchAction: 'none' }} onPointerDown={(e) => onTake(e, side)} />)}
     </g>
   );
+}
+
+/** The head of a fastener: filled where every piece it goes through closes round it. */
+function Head({ b, tight }: { b: { x: number; y: number }; tight: boolean }) {
+  return <g pointerEvents="none" data-fastener={tight ? 'tight' : 'leaks'} stroke="var(--color-ink)" strokeWidth="1.6"><circle cx={b.x} cy={b.y} r="4.5" fill={tight ? 'var(--color-ink)' : '#fff'} /><path d={`M${b.x - 4.5} ${b.y}h9M${b.x} ${b.y - 4.5}v9`} /></g>;
 }
 
 function Pipe({ b, round }: { b: { x: number; y: number; width: number; height: number }; round: boolean }) {

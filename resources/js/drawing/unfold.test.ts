@@ -50,6 +50,11 @@ describe('any other detail', () => {
     expect(flat.onSheet('plate', [0, 0, 1000, 140])).toEqual([0, -1500, 1000, -1360]);
     expect(flat.bounds).toEqual([0, -1500, 1000, 0]);
   });
+  it('puts a facet that no fold leads to below, and beside once the others stand the taller', () => {
+    const alone = (width: number) => unfold({ facets: { one: { u: [0, width], v: [0, 1000] }, other: { u: [-50, 150], v: [0, 400] } }, folds: [] } as unknown as Detail);
+    expect(alone(800).onSheet('other', [-50, 0, 150, 400])).toEqual([-50, -1460, 150, -1060]);
+    expect(alone(300).onSheet('other', [-50, 0, 150, 400])).toEqual([360, -400, 560, 0]);
+  });
   it('leaves a gap where a part of the lower facet lies above the arris', () => {
     const tall = unfold({ ...roof, folds: [{ from: 'roof', to: 'wall', at_v: 700 }] } as unknown as Detail);
     expect(tall.onSheet('wall', [0, 0, 1000, 800])).toEqual([0, -1360, 1000, -560]);

@@ -76,24 +76,30 @@ function ofOpening(opening: Opening): Record<string, Place> {
   return facets;
 }
 
-/** Facets under the one their water comes from, touching where nothing of them lies above the arris; those no fold leads to stand below. */
+/** Facets under the one their water comes from, touching where nothing of them lies above the arris; those no fold leads to stand below, or beside where that is already the taller. */
 function inARow(detail: Detail): Record<string, Place> {
   const placed: Record<string, Place> = {};
-  let lowest = 0;
-  const put = (name: string, top: number) => {
+  let [lowest, left, right] = [0, 0, 0];
+  const put = (name: string, top: number, at: number) => {
     const f = detail.facets?.[name];
     if (!f || placed[name]) return;
     const [u0, u1] = f.u as [number, number];
     const [v0, v1] = f.v as [number, number];
-    placed[name] = { u: 0, v: top - v1, du: 1, dv: 1, extent: [u0, v0, u1, v1] };
+    placed[name] = { u: at, v: top - v1, du: 1, dv: 1, extent: [u0, v0, u1, v1] };
     lowest = Math.min(lowest, top - (v1 - v0));
+    [left, right] = [Math.min(left, at + u0), Math.max(right, at + u1)];
     for (const fold of detail.folds?.filter((g) => g.from === name) ?? []) {
       const to = detail.facets?.[fold.to];
-      if (to) put(fold.to, top - (v1 - v0) - ((to.v as number[])[1] === fold.at_v ? 0 : GAP));
+      if (to) put(fold.to, top - (v1 - v0) - ((to.v as number[])[1] === fold.at_v ? 0 : GAP), at);
     }
   };
   const names = Object.keys(detail.facets ?? {});
   const led = new Set(detail.folds?.map((f) => f.to));
-  for (const name of [...names.filter((n) => !led.has(n)), ...names]) if (!placed[name]) put(name, Object.keys(placed).length === 0 ? 0 : lowest - GAP);
+  for (const name of [...names.filter((n) => !led.has(n)), ...names]) {
+    if (placed[name]) continue;
+    const u0 = (detail.facets?.[name]?.u as number[] | undefined)?.[0] ?? 0;
+    if (-lowest > 1.5 * (right - left) && right > left) put(name, 0, right + GAP - u0);
+    else put(name, Object.keys(placed).length === 0 ? 0 : lowest - GAP, 0);
+  }
   return placed;
 }
