@@ -84,7 +84,8 @@ trait Flanged
         if ($s['mullions'] > 0) {
             array_splice($order, (int) array_search('unit-in-sealant', $order, true) + 1, 0, ['mullion-covers']);
         }
-        if ($chosen['trim'] !== 'by-others') {
+        // Behind a board trim belongs to the outer face, and is not drawn.
+        if (($chosen['trim'] ?? 'by-others') !== 'by-others') {
             array_push($order, "trim-{$chosen['trim']}", ...($chosen['trim'] === 'caulked' ? ['trim-bead'] : []));
         }
 

@@ -10,7 +10,7 @@ final class Generators
     private const OPENINGS = [
         FlangedUnitInFastenedSheet::class, FlangedUnitOverUnderSillSheet::class, FlangedUnitInSelfAdhered::class, FlangedUnitInFluid::class, FlangedUnitInFacedSheathing::class,
         FlangedUnitInTapedInsulation::class, FlangedUnitInFlappedPanels::class, StrappedUnitInFastenedSheet::class, StrappedUnitInSelfAdhered::class, StrappedUnitInFluid::class,
-        ThreeStageJoint::class, UnitInBuck::class, UnitInSolidWall::class, DoorWithFlushThreshold::class, UnitInTwoPlanes::class,
+        ThreeStageJoint::class, UnitInBuck::class, UnitInSolidWall::class, DoorWithFlushThreshold::class, UnitInTwoPlanes::class, FlangedUnitInTwoPlanes::class,
     ];
 
     private const JOINTS = [

@@ -2,28 +2,22 @@
 
 namespace Apron\Sequence;
 
-use Apron\Detail\CutSize;
-use Apron\Detail\Edges;
-use Apron\Detail\Piece;
-use Apron\Detail\PieceKind;
-use Apron\Detail\PieceRole;
 use Apron\Trace\Outcome;
 
 /**
- * A unit without flange near the sheathing, behind thick exterior insulation: two planes of water. At the head a flashing reaches back to
- * the sheathing, membrane on a wedge of board with metal only at the outer edge, for metal right through is a large thermal bridge; at
- * the sill the pan drains down the sheathing, or out over a second pan, which takes what runs on the board's face in either school.
+ * A unit without flange near the sheathing, behind thick exterior insulation: the pan drains down the sheathing, or out over a second pan,
+ * which takes what runs on the board's face in either school.
  */
 final class UnitInTwoPlanes extends DressedOpening
 {
-    use InSelfAdhered, OnStraps {
+    use BehindBoard, InSelfAdhered, OnStraps {
         demandRoom as private demandOnStraps;
         figuresOf as private strapped;
     }
 
     public const NAME = 'unit-in-two-planes';
 
-    protected const GROUPS = ['straps'];
+    protected const GROUPS = ['straps', 'behind-board'];
 
     protected const MATERIALS = ['membrane_material' => 'membrane-permeable', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip', 'edge_material' => 'aluminium', 'board_material' => 'mineral-wool-board'];
 
@@ -45,76 +39,25 @@ final class UnitInTwoPlanes extends DressedOpening
 
     protected function pieces(array $s, array $used, array $at, array $chosen): array
     {
-        [$w, $h, $d, $m, $board] = [$s['width_mm'], $s['height_mm'], $s['depth_mm'], $s['margin_mm'], $s['insulation_mm']];
-        // Past the head liner at both sides, so that its top is covered too.
-        $past = $s['face_return_mm'] + $this->least['slit_tape_side_mm'];
-        [$pan, $over] = [$at['second-pan-apart'] ?? $at['second-pan-over'], $chosen['drains_to'] === 'outer-face'];
-        $up = $s['second_upturn_mm'];
-
         return [
             $this->field($s, $used['membrane_material'], $at['membrane-below-and-beside'], $s['upstand_mm']),
             $this->pan($s, $used['pan_material'], $at['sill-pan']),
             ...$this->jambLiners($s, $used['strip_material'], $at['jamb-liners']),
             $this->headLiner($s, $used['pan_material'], $at['head-liner']),
-            $this->edge('head-edge', $s, $used, $at['head-wedge-metal'], 'reveal-head', $h),
-            $this->laid('head-flashing', $used['strip_material'], PieceKind::Membrane, $at['head-flashing-out'], [
-                $this->patch('head-flashing.face', 'face', [-$past, $h, $w + $past, $h + $s['upstand_mm']], ['h'], $at['head-flashing-out']),
-                $this->patch('head-flashing.out', 'reveal-head', [0, $s['metal_mm'] - $s['metal_lap_mm'], $w, $board], ['h'], $at['head-flashing-out']),
-            ], PieceRole::HeadFlashing, new CutSize($w + 2 * $past, $s['upstand_mm'] + $board - $s['metal_mm'] + $s['metal_lap_mm'])),
-            $this->courseAbove($s, $used['membrane_material'], $at['course-over-flashing'], $s['upstand_mm'] - $s['membrane_lap_mm']),
-            new Piece('boards', $used['board_material'], PieceKind::Board, null, false, false, $at['boards-round'], null, new Edges, array_map(
-                fn (string $side, array $rect) => $this->patch("boards.$side", 'outer-face', $rect, ['b'], $at['boards-round']),
-                ['below', 'left', 'right', 'above'], [[-$m, -$m, $w + $m, 0], [-$m, 0, 0, $h], [$w, 0, $w + $m, $h], [-$m, $h, $w + $m, $h + $m]],
-            ), null),
-            $this->edge('sill-edge', $s, $used, $at['reveal-metal-edge'], 'reveal-sill', 0.0),
-            $this->laid('second-pan', $used['pan_material'], PieceKind::Formable, $pan, [
-                $this->patch('second-pan.sill', 'reveal-sill', [0, $s['metal_mm'] - $s['metal_lap_mm'], $w, $board], ['s'], $pan),
-                $this->patch('second-pan.left', 'reveal-jamb-left', [$s['metal_mm'] - $s['metal_lap_mm'], 0, $board, $up], ['s'], $pan),
-                $this->patch('second-pan.right', 'reveal-jamb-right', [$s['metal_mm'] - $s['metal_lap_mm'], 0, $board, $up], ['s'], $pan),
-                ...($over ? [$this->patch('second-pan.over', 'sill', [0, 0, $w, $d], ['s'], $pan)] : []),
-            ], null, new CutSize($w + 2 * $up, $board - $s['metal_mm'] + $s['metal_lap_mm'] + ($over ? $d : $up))),
+            // Past the head liner at both sides, so that its top is covered too.
+            ...$this->headFlashing($s, $used, $at, $s['face_return_mm'] + $this->least['slit_tape_side_mm']),
+            ...$this->boardAndSecondPan($s, $used, $at, $chosen['drains_to'] === 'outer-face'),
         ];
-    }
-
-    /**
-     * Metal at the outer edge of the board only, turned down over its face.
-     *
-     * @param  array<string, float>  $s
-     * @param  array<string, \Apron\Material\Material>  $used
-     */
-    private function edge(string $id, array $s, array $used, int $step, string $facet, float $y): Piece
-    {
-        return $this->laid($id, $used['edge_material'], PieceKind::Metal, $step, [
-            $this->patch("$id.in", $facet, [0, 0, $s['width_mm'], $s['metal_mm']], ['e'], $step),
-            $this->patch("$id.drip", 'outer-face', [0, $y - $s['drip_mm'], $s['width_mm'], $y], ['e'], $step, null, true),
-        ], null, new CutSize($s['width_mm'], $s['metal_mm'] + $s['drip_mm']), null, false);
-    }
-
-    protected function outerBoard(array $s): float
-    {
-        return $s['insulation_mm'];
     }
 
     protected function figuresOf(string $does, array $s): array
     {
-        return match ($does) {
-            'head-wedge-metal' => ['bevel_deg' => $s['bevel_deg'], 'leg_mm' => $s['metal_mm'], 'drip_mm' => $s['drip_mm']],
-            'head-flashing-out' => ['upstand_mm' => $s['upstand_mm'], 'lap_mm' => $s['metal_lap_mm']],
-            'course-over-flashing' => ['lap_mm' => $s['membrane_lap_mm'], 'clear_mm' => $s['upstand_mm'] - $s['membrane_lap_mm']],
-            'boards-round' => ['board_mm' => $s['insulation_mm']],
-            'reveal-metal-edge' => ['leg_mm' => $s['metal_mm'], 'drip_mm' => $s['drip_mm']],
-            'second-pan-apart', 'second-pan-over' => ['lap_mm' => $s['metal_lap_mm'], 'upturn_mm' => $s['second_upturn_mm']],
-            default => $this->strapped($does, $s),
-        };
+        return $this->figuresBehindBoard($does, $s) ?? $this->strapped($does, $s);
     }
 
     protected function demandRoom(array $s): void
     {
         $this->demandOnStraps($s);
-        $this->demandBelow($s, 'metal_mm', $s['insulation_mm'], 'the thickness of the board: metal stays at its outer edge');
-        $this->demandBelow($s, 'metal_lap_mm', $s['metal_mm'] + 1, 'the metal that it laps');
-        $this->demandBelow($s, 'upstand_mm', $s['margin_mm'], 'the wall above the opening that is drawn');
-        $this->demandBelow($s, 'membrane_lap_mm', $s['upstand_mm'] - $s['face_return_mm'] + 1, 'the upstand less the leg of the head liner, which the flashing covers');
-        $this->demandBelow($s, 'second_upturn_mm', $s['height_mm'], 'the height of the opening');
+        $this->demandBoardRoom($s);
     }
 }

@@ -4,6 +4,7 @@ namespace Apron\Trace;
 
 use Apron\Detail\Edge;
 use Apron\Detail\Opening;
+use Apron\Detail\PieceKind;
 use Apron\Detail\SillPitch;
 
 /**
@@ -199,7 +200,33 @@ final class Crossing extends Place
     /** @param  list<array{Outcome, string, string}>  $events */
     private function on(?Laid $carrier, array $events, int $cost): void
     {
-        $this->ways[] = new Way($cost, $events, [[$this->facet, $this->strip, $this->interval + 1, $carrier->order ?? -1]]);
+        $on = [$this->facet, $this->strip, $this->interval + 1, $carrier->order ?? -1];
+        $this->ways[] = new Way($cost, $events, $carrier !== null && $this->runsOffUnit($carrier) ? [$on, $this->cutBoard()] : [$on]);
+    }
+
+    /** Whether water on the outside of what covers the hole comes to its foot there, where a board over the sheathing is cut to the opening. */
+    private function runsOffUnit(Laid $carrier): bool
+    {
+        // A loose sheet over the hole, as one hung up for the night, hangs outside of the board.
+        if ($this->facet !== 'face' || $this->s !== 0.0 || ! $this->rain->boarded || $carrier->piece->kind === PieceKind::Sheet || ! $this->rain->inHole($this->facet, $this->strip, $this->interval)) {
+            return false;
+        }
+        foreach ($this->column as $over) {
+            if ($over->order > $carrier->order && $this->span[$over->order][0] <= $this->interval && $this->span[$over->order][1] > $this->interval) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @return array{string, int, int, int} the inner end of the board's cut edge at the sill, below this place */
+    private function cutBoard(): array
+    {
+        $sill = $this->rain->strips->at('reveal-sill', $this->u);
+        $inner = $this->rain->strips->interval('reveal-sill', $sill, -($this->rain->layout->detail->opening->outerBoard ?? 0.0));
+
+        return ['reveal-sill', $sill, $inner, $this->rain->outermost('reveal-sill', $sill, $inner)];
     }
 
     /** Rule 5 at the top of the opening, where nothing carries the water over the hole. */

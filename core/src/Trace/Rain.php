@@ -4,6 +4,7 @@ namespace Apron\Trace;
 
 use Apron\Detail\Edge;
 use Apron\Detail\Opening;
+use Apron\Detail\PieceKind;
 use Apron\Detail\Side;
 use Apron\Detail\SillPitch;
 
@@ -15,6 +16,9 @@ use Apron\Detail\SillPitch;
 final class Rain
 {
     public readonly Strips $strips;
+
+    /** whether a board lies over the face of an opening, so that water runs on it and falls on the edge it is cut to */
+    public readonly bool $boarded;
 
     /** @var array<string, int> by facet: its number in the key of a place */
     private readonly array $number;
@@ -31,6 +35,8 @@ final class Rain
     public function __construct(public readonly Layout $layout, public readonly School $school = new School)
     {
         $this->strips = new Strips($layout);
+        $boards = array_filter($layout->facet('outer-face'), fn (Laid $l): bool => $l->piece->kind === PieceKind::Board);
+        $this->boarded = ($layout->detail->opening->outerBoard ?? 0.0) > 0 && $boards !== [];
         $this->number = array_flip(array_map(strval(...), array_keys($layout->detail->facets)));
     }
 
@@ -142,8 +148,7 @@ final class Rain
     {
         $lines = $this->defence($place);
         $run = new Run($lines === PHP_INT_MAX ? null : $lines);
-        $s = $this->strips->breaks[$place[0]][$place[1]][$place[2]];
-        $run->route[] = [$place[0], $this->middle($place), $this->strips->runsIn($place[0]) ? $s : -$s];
+        $run->route[] = [$place[0], $this->middle($place), $this->top($place)];
 
         if ($place[3] === -1) {
             $run->add($this->wet($place[0]), 'trace.on-bare', $place[0], $this->elevation($place));
@@ -158,6 +163,18 @@ final class Rain
         [$u0, $u1] = $this->strips->of[$place[0]][$place[1]];
 
         return ($u0 + $u1) / 2;
+    }
+
+    /**
+     * Height, or depth on a sill, where an interval begins.
+     *
+     * @param  array{string, int, int, int}  $place
+     */
+    private function top(array $place): float
+    {
+        $s = $this->strips->breaks[$place[0]][$place[1]][$place[2]];
+
+        return $this->strips->runsIn($place[0]) ? $s : -$s;
     }
 
     /** @param  array{string, int, int, int}  $place */
@@ -232,6 +249,7 @@ final class Rain
     private function landed(array $place, Way $way, array $next, Run $run): Run
     {
         if ($this->wetsOnLanding($place, $way, $next)) {
+            $run->route[] = [$next[0], $this->middle($next), $this->top($next)];
             $run->add($this->wet($next[0]), 'trace.on-bare', $next[0], $this->elevation($next));
         }
 

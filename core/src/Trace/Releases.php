@@ -2,8 +2,6 @@
 
 namespace Apron\Trace;
 
-use Apron\Detail\PieceKind;
-
 /** Where water is let go on a detail: behind the cladding, at the unit, at penetrations and at fasteners that leak. */
 final class Releases
 {
@@ -48,8 +46,7 @@ final class Releases
     /** Once a board lies over the sheathing, some water runs on its outer face and falls on the edge it is cut to at the sill. */
     private function onBoard(): void
     {
-        $boards = array_filter($this->rain->layout->facet('outer-face'), fn (Laid $l): bool => $l->piece->kind === PieceKind::Board);
-        if (($this->rain->layout->detail->opening->outerBoard ?? 0.0) <= 0 || $boards === []) {
+        if (! $this->rain->boarded) {
             return;
         }
         $this->behindCladding('outer-face');

@@ -47,6 +47,11 @@ it('covers no more than what is bare: the cut edge of the board and 150 past it'
     expect([$cover->u0, $cover->v0, $cover->u1, $cover->v1])->toBe([-150.0, -150.0, 1050.0, 1700.0]);
 });
 
+it('covers a flanged unit behind a board whose cut edge is still bare', function () {
+    $states = array_column(HalfBuilt::eachStep(window('flanged-unit-in-two-planes')), null, 'step');
+    expect($states[9]['safe'])->toBeTrue()->and($states[10]['wets'])->toBe(['reveal-sill'])->and($states[10]['cover'])->not->toBeNull()->and($states[12]['safe'])->toBeTrue();
+});
+
 it('knows no cover for a pipe that sticks out of the wall below an eaves', function () {
     $detail = roofDetail([piece('roofing', 'membrane', 1, [['roof', [0, 0, 1000, 500], ['joined' => ['r']]], ['face', [0, 800, 1000, 1000], ['joined' => ['r']]]])]) + ['penetrations' => [['id' => 'pipe', 'facet' => 'face', 'rect' => [400, 400, 600, 600]]]];
     $states = HalfBuilt::eachStep(DetailFormat::read(Node::of($detail), new Materials([], new Catalogue)));
