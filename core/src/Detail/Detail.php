@@ -15,6 +15,7 @@ final readonly class Detail
      * @param  list<FramingMember>  $framing
      * @param  list<LeastLap>  $leastLaps
      * @param  list<Step>  $steps
+     * @param  list<Gap>  $gaps
      */
     public function __construct(
         public string $id,
@@ -33,6 +34,7 @@ final readonly class Detail
         public ?float $panUpturn,
         public array $steps,
         public ?Generated $generated,
+        public array $gaps = [],
     ) {
     }
 

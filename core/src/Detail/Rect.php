@@ -32,6 +32,36 @@ final readonly class Rect
         return $other->u0 >= $this->u0 && $other->v0 >= $this->v0 && $other->u1 <= $this->u1 && $other->v1 <= $this->v1;
     }
 
+    /**
+     * Whether others together lie over all of it.
+     *
+     * @param  list<self>  $others
+     */
+    public function coveredBy(array $others): bool
+    {
+        $over = array_values(array_filter(array_map(fn (self $o): ?self => $this->overlap($o), $others)));
+        $cuts = [$this->u0, $this->u1];
+        foreach ($over as $o) {
+            array_push($cuts, $o->u0, $o->u1);
+        }
+        $cuts = array_values(array_unique($cuts, SORT_REGULAR));
+        sort($cuts);
+        for ($i = 0; $i < count($cuts) - 1; $i++) {
+            // Within a column nothing begins or ends across: it is covered from below upward, or has a hole.
+            $column = array_values(array_filter($over, fn (self $o): bool => $o->u0 <= $cuts[$i] && $o->u1 >= $cuts[$i + 1]));
+            usort($column, fn (self $a, self $b): int => $a->v0 <=> $b->v0);
+            $up = $this->v0;
+            foreach ($column as $o) {
+                $up = $o->v0 <= $up ? max($up, $o->v1) : $up;
+            }
+            if ($up < $this->v1) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
     /** @return array{float, float, float, float} */
     public function toArray(): array
     {

@@ -10,8 +10,10 @@ use Apron\Detail\Edges;
 use Apron\Detail\Facet;
 use Apron\Detail\Fold;
 use Apron\Detail\FramingMember;
+use Apron\Detail\Gap;
 use Apron\Detail\Generated;
 use Apron\Detail\LeastLap;
+use Apron\Detail\Mouth;
 use Apron\Detail\Opening;
 use Apron\Detail\Patch;
 use Apron\Detail\Penetration;
@@ -35,7 +37,7 @@ final class DetailFormat
     private const LONGEST_MM = 30000.0;
 
     private const KEYS = [
-        'id', 'title', 'opening', 'facets', 'folds', 'release', 'tolerant', 'unit', 'pieces', 'penetrations', 'fasteners', 'framing',
+        'id', 'title', 'opening', 'facets', 'folds', 'release', 'tolerant', 'unit', 'pieces', 'penetrations', 'fasteners', 'framing', 'gaps',
         'least_laps', 'pan_upturn_mm', 'steps', 'generated',
     ];
 
@@ -78,6 +80,7 @@ final class DetailFormat
             panUpturn: $node->optional('pan_upturn_mm')?->positive(self::LONGEST_MM, 'mm'),
             steps: array_map($this->step(...), $node->optional('steps')?->items() ?? []),
             generated: $this->generated($node->optional('generated')),
+            gaps: $this->gaps($node->optional('gaps')),
         );
         try {
             new Layout($detail);
@@ -353,6 +356,29 @@ final class DetailFormat
         $facet = $this->facet($node->get('facet'));
 
         return new FramingMember($facet, $this->rect($node->get('rect'), $facet));
+    }
+
+    /** @return list<Gap> */
+    private function gaps(?Node $node): array
+    {
+        $rows = $node?->items() ?? [];
+        $known = [Gap::OUTDOORS, Gap::INDOORS];
+        foreach ($rows as $row) {
+            $row->object(['id', 'mouths', 'joins'], ['id']);
+            in_array($row->get('id')->id(), $known, true) ? $row->get('id')->refuse('an id that no other gap has, and neither outdoors nor indoors') : $known[] = $row->get('id')->id();
+        }
+
+        return array_map(fn (Node $row): Gap => new Gap($row->get('id')->id(), array_map($this->mouth(...), $row->optional('mouths')?->items() ?? []), array_map(
+            fn (Node $join): string => $join->id() === $row->get('id')->id() ? $join->refuse('another gap than itself') : $join->word($known), $row->optional('joins')?->items() ?? [],
+        )), $rows);
+    }
+
+    private function mouth(Node $node): Mouth
+    {
+        $node->object(['facet', 'rect', 'to'], ['facet', 'rect']);
+        $facet = $this->facet($node->get('facet'));
+
+        return new Mouth($facet, $this->rect($node->get('rect'), $facet), $node->has('to') ? $node->get('to')->word([Gap::OUTDOORS, Gap::INDOORS]) : null);
     }
 
     /** @param  list<Piece>  $pieces */

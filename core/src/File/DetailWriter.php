@@ -9,7 +9,9 @@ use Apron\Detail\Edges;
 use Apron\Detail\Facet;
 use Apron\Detail\Fold;
 use Apron\Detail\FramingMember;
+use Apron\Detail\Gap;
 use Apron\Detail\LeastLap;
+use Apron\Detail\Mouth;
 use Apron\Detail\Opening;
 use Apron\Detail\Patch;
 use Apron\Detail\Penetration;
@@ -37,6 +39,7 @@ final class DetailWriter
             'penetrations' => array_map(fn (Penetration $p): array => Written::without(['id' => $p->id, 'facet' => $p->facet, 'rect' => $p->rect->toArray(), 'sealed_to' => $p->sealedTo]), $detail->penetrations),
             'fasteners' => array_map(fn (PlacedFastener $f): array => Written::without(['id' => $f->id, 'facet' => $f->facet, 'at' => [$f->u, $f->v], 'through' => $f->through, 'made_for' => $f->madeFor]), $detail->fasteners),
             'framing' => array_map(fn (FramingMember $m): array => ['facet' => $m->facet, 'rect' => $m->rect->toArray()], $detail->framing),
+            'gaps' => array_map(fn (Gap $g): array => Written::without(['id' => $g->id, 'mouths' => array_map(fn (Mouth $m): array => Written::without(['facet' => $m->facet, 'rect' => $m->rect->toArray(), 'to' => $m->to]), $g->mouths), 'joins' => $g->joins]), $detail->gaps),
             'least_laps' => array_map(fn (LeastLap $lap): array => Written::without(['outer' => $lap->outer, 'inner' => $lap->inner, 'horizontal_mm' => $lap->horizontal, 'end_mm' => $lap->end]), $detail->leastLaps),
             'pan_upturn_mm' => $detail->panUpturn,
             'steps' => array_map(fn (Step $step): array => Written::without(['number' => $step->number, 'does' => $step->does, 'figures' => $step->figures]), $detail->steps),

@@ -6,6 +6,7 @@ use Apron\Detail\CutSize;
 use Apron\Detail\Detail;
 use Apron\Detail\Edge;
 use Apron\Detail\FramingMember;
+use Apron\Detail\Gap;
 use Apron\Detail\Generated;
 use Apron\Detail\LeastLap;
 use Apron\Detail\Opening;
@@ -75,7 +76,7 @@ abstract class DressedOpening extends DetailGenerator
             unit: $this->set($s, $chosen), pieces: $pieces, penetrations: [], fasteners: $this->fasteners($s, $chosen, $pieces), framing: $this->framing($s),
             leastLaps: $this->leastLaps(), panUpturn: $s['pan_upturn_mm'],
             steps: $this->numbered(array_map(fn (string $does): array => [$does, $this->figuresOf($does, $s)], $order)),
-            generated: $generated,
+            generated: $generated, gaps: $this->gaps($s),
         );
     }
 
@@ -109,6 +110,17 @@ abstract class DressedOpening extends DetailGenerator
      * @return list<PlacedFastener>
      */
     protected function fasteners(array $s, array $chosen, array $pieces): array
+    {
+        return [];
+    }
+
+    /**
+     * Volumes of air between the layers.
+     *
+     * @param  array<string, float>  $s
+     * @return list<Gap>
+     */
+    protected function gaps(array $s): array
     {
         return [];
     }

@@ -2,8 +2,11 @@
 
 namespace Apron\Sequence;
 
+use Apron\Detail\Gap;
+use Apron\Detail\Mouth;
 use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
+use Apron\Detail\Rect;
 use Apron\Material\Material;
 use Apron\Trace\Outcome;
 
@@ -93,6 +96,21 @@ class FlangedUnitInFacedSheathing extends DressedOpening
         }
 
         return $beads;
+    }
+
+    /** Between sheathing and framing, out on all four returns, and into the room by the cavities of the frame. */
+    protected function gaps(array $s): array
+    {
+        if (! isset($s['sheathing_mm'])) {
+            return [];
+        }
+        [$w, $h, $z0, $z1] = [$s['width_mm'], $s['height_mm'], $s['sheathing_mm'] - 1, $s['sheathing_mm'] + 1];
+        $mouths = [];
+        foreach (['sill' => [0.0, $z0, $w, $z1], 'jamb-left' => [$z0, 0.0, $z1, $h], 'jamb-right' => [$z0, 0.0, $z1, $h], 'head' => [0.0, $z0, $w, $z1]] as $facet => $rect) {
+            $mouths[] = new Mouth($facet, new Rect(...$rect), null);
+        }
+
+        return [new Gap('behind-sheathing', $mouths, [Gap::INDOORS])];
     }
 
     protected function demandRoom(array $s): void

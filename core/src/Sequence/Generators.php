@@ -14,7 +14,7 @@ final class Generators
     ];
 
     private const JOINTS = [
-        RoundUnit::class, TriangularUnit::class, RoundPenetration::class, RectangularPenetration::class, WallCorner::class, BoardJoint::class, MovementJoint::class, SheathingToFoundation::class,
+        RoundUnit::class, TriangularUnit::class, RoundPenetration::class, RectangularPenetration::class, WallCorner::class, BoardJoint::class, PanelJoint::class, MovementJoint::class, SheathingToFoundation::class,
         BelowGradeToWall::class, SillPlate::class, OverhangingFoot::class, WallToRoof::class, Parapet::class, ApronFlashing::class, ThroughWallFlashing::class, SecondPan::class, PipeThroughBoard::class, CladdingBracket::class, DamagePatch::class, MissedScrew::class,
     ];
 

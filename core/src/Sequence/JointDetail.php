@@ -6,6 +6,7 @@ use Apron\Detail\Detail;
 use Apron\Detail\Facet;
 use Apron\Detail\Fold;
 use Apron\Detail\FramingMember;
+use Apron\Detail\Gap;
 use Apron\Detail\Generated;
 use Apron\Detail\LeastLap;
 use Apron\Detail\Penetration;
@@ -96,6 +97,18 @@ abstract class JointDetail extends DetailGenerator
         return [];
     }
 
+    /**
+     * Volumes of air between the layers.
+     *
+     * @param  array<string, float>  $s
+     * @param  array<string, string>  $chosen
+     * @return list<Gap>
+     */
+    protected function gaps(array $s, array $chosen): array
+    {
+        return [];
+    }
+
     protected function demandRoom(array $s): void
     {
     }
@@ -119,7 +132,7 @@ abstract class JointDetail extends DetailGenerator
                 new LeastLap('tape', 'board', $least['tape_mm'], $least['tape_mm']), new LeastLap('tape', 'tape', $least['tape_mm'], $least['tape_mm']),
                 new LeastLap('fluid', 'membrane', $least['fluid_mm'], $least['fluid_mm']), new LeastLap('membrane', 'fluid', $least['membrane_mm'], $least['membrane_mm']),
             ],
-            panUpturn: null, steps: $this->numbered($this->does($s, $chosen)), generated: $generated,
+            panUpturn: null, steps: $this->numbered($this->does($s, $chosen)), generated: $generated, gaps: $this->gaps($s, $chosen),
         );
     }
 }

@@ -61,7 +61,7 @@ final class AirLine
     }
 
     /** Whether an edge of it is bonded or sealed: a fastened open lap is no contact. */
-    private static function holds(Laid $outer): bool
+    public static function holds(Laid $outer): bool
     {
         foreach (Side::cases() as $side) {
             foreach ($outer->runs($side) as $run) {

@@ -40,6 +40,9 @@ final class DetailAssessment
     /** @var list<array{piece: string, facet: string, gap: Rect}> sealant stuck on three sides */
     public readonly array $threeSided;
 
+    /** @var list<array{gap: string, facet: string|null, rect: Rect|null, through: list<string>}> where outdoor air gets through the gaps to the room */
+    public readonly array $leaks;
+
     /** @throws CannotLay */
     public function __construct(public readonly Detail $detail, School $school = new School)
     {
@@ -54,6 +57,7 @@ final class DetailAssessment
         $this->air = AirLine::of($layout);
         $this->unbacked = Backing::missing($layout);
         $this->threeSided = ThreeSided::of($layout);
+        $this->leaks = GapVolumes::leaks($layout);
     }
 
     public function worst(): Outcome
@@ -99,6 +103,9 @@ final class DetailAssessment
             $shape += ['corners' => self::told($this->corners)];
         }
         $shape['head'] = (object) self::told($this->head);
+        if ($this->detail->gaps !== []) {
+            $shape['leaks'] = array_map(fn (array $l): array => ['gap' => $l['gap'], 'facet' => $l['facet'], 'rect' => $l['rect']?->toArray(), 'through' => $l['through']], $this->leaks);
+        }
 
         return $this->detail->opening === null ? $shape : $shape + ['sill' => self::told($this->sill), 'air' => $this->air];
     }

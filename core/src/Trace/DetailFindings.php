@@ -2,6 +2,7 @@
 
 namespace Apron\Trace;
 
+use Apron\Detail\Gap;
 use Apron\Detail\PieceKind;
 use Apron\Finding;
 use Apron\Severity;
@@ -149,6 +150,13 @@ final class DetailFindings
             if (! $reached) {
                 $findings[] = new Finding('air.broken', Severity::Caution, $this->subject, ['side' => $side], Source::commonPractice(), $side);
             }
+        }
+        // An id of several words is read as words.
+        $named = fn (string $gap): string => strtr($gap, '-', ' ');
+        foreach ($this->assessed->leaks as $leak) {
+            $findings[] = new Finding('air.gap', Severity::Caution, $this->subject, [
+                'gap' => $named($leak['gap']), 'facet' => $leak['facet'] ?? Gap::OUTDOORS, 'through' => implode(' → ', array_map($named, $leak['through'])), 'count' => count($leak['through']),
+            ], Source::commonPractice('common practice: gaps between layers are one volume wherever nothing seals between them'), $leak['gap'].'.'.($leak['facet'] ?? Gap::OUTDOORS));
         }
 
         return $findings;

@@ -872,6 +872,17 @@ export interface components {
                 facet: string;
                 rect: components["schemas"]["Rect"];
             }[];
+            /** @description volumes of air between layers: where each comes out, and what it runs into with nothing between */
+            gaps?: {
+                id: string;
+                mouths?: {
+                    facet: string;
+                    rect: components["schemas"]["Rect"];
+                    /** @enum {string} */
+                    to?: "outdoors" | "indoors";
+                }[];
+                joins?: string[];
+            }[];
             least_laps?: {
                 outer: string;
                 inner: string;
@@ -1157,6 +1168,13 @@ export interface components {
                 "jamb-left": boolean;
                 "jamb-right": boolean;
             };
+            /** @description where outdoor air gets through the detail's gaps to the room; only where it has any */
+            leaks?: {
+                gap: string;
+                facet: string | null;
+                rect: number[] | null;
+                through: string[];
+            }[];
         };
         /** Apron assessment, version 1 */
         Assessment: {
