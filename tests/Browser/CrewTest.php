@@ -26,6 +26,22 @@ it('makes any detail, draws it facet by facet, and lets a choice of schools chan
         $id = basename((string) parse_url($browser->driver->getCurrentURL(), PHP_URL_PATH));
         $made = array_column(json_decode(fetched($browser, "/api/projects/$project/export.json"), true)['details'], 'generated', 'id')[$id];
         expect($made['generator'])->toBe('movement-joint')->and($made['parameters']['closed_by'])->toBe('silicone-strip');
+
+        // Gaps between layers, where they come out, and the air that gets through them.
+        choose($browser, 'New detail', 'panel-joint');
+        button($browser, 'make it');
+        $browser->until('return document.querySelectorAll("[data-drawing=unfolded] [data-gap]").length === 3', 'the mouths of three gaps');
+        $browser->until('return document.querySelector("aside [data-finding=\"detail.sound\"]") !== null', 'panels with sealed edges');
+        choose($browser, 'edges of the cavities', 'tape-only');
+        $browser->until('return document.querySelectorAll("aside [data-finding=\"air.gap\"]").length === 2', 'air behind both facers');
+
+        // A screw: leaks once it is to be pulled, tight where it is left.
+        choose($browser, 'New detail', 'missed-screw');
+        button($browser, 'make it');
+        $browser->see('[data-drawing=unfolded] [data-piece=hole-patch]');
+        $browser->until('return document.querySelector("[data-fastener=leaks]") !== null', 'the screw’s hole');
+        choose($browser, 'found', 'covered');
+        $browser->until('return document.querySelector("[data-fastener=tight]") !== null && document.querySelector("[data-piece=hole-patch]") === null', 'the screw left in');
     } finally {
         $browser->close();
     }
