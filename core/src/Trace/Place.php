@@ -299,12 +299,21 @@ abstract class Place
         $found = null;
         foreach ($this->column as $l) {
             if ($this->span[$l->order][0] === $this->break && $l !== $c && ! $this->joinedAbove($l) && ! $this->shielded($c, $l)) {
-                $nearer = $found === null || abs($l->order - $c->order) < abs($found->order - $c->order);
-                $found = $nearer ? $l : $found;
+                $found = $found === null || $this->firstMet($c, $l) < $this->firstMet($c, $found) ? $l : $found;
             }
         }
 
         return $found;
+    }
+
+    /**
+     * Of several that begin where a patch ends: one sealed to it before one that is not, outside before inside, the nearest first.
+     *
+     * @return array{bool, bool, int}
+     */
+    private function firstMet(Laid $c, Laid $l): array
+    {
+        return [! $this->sealedTogether($c, $l), $l->order < $c->order, abs($l->order - $c->order)];
     }
 
     /** Whether a patch that goes on past here lies between the carrier and another. */

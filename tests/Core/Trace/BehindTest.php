@@ -33,6 +33,8 @@ it('asks for framing behind a lap of sheets and a joint of boards, where it know
     'a gap as wide as their bearing is still a joint' => [[one('a', 'board', 1, [0, 0, 492, 1000]), one('b', 'board', 2, [508, 0, 1000, 1000])], [[0, 0, 38, 1000]], ['backing.joint']],
     'and the least that bears' => [[one('a', 'board', 1, [0, 0, 492, 1000]), one('b', 'board', 2, [508, 0, 1000, 1000])], [[476, 0, 524, 1000]], []],
     'on a cripple, and on the plate over it' => [$boards, [[480, 0, 519, 700], [0, 700, 1000, 1000]], []],
+    'a rod in a joint, beside a board' => [[one('board', 'board', 1, [0, 0, 498, 1000]), one('rod', 'board', 2, [498, 0, 504, 1000], ['material' => 'backer-rod'])], [[100, 0, 138, 1000]], []],
+    'a rod laid before the board' => [[one('rod', 'board', 1, [498, 0, 504, 1000], ['material' => 'backer-rod']), one('board', 'board', 2, [0, 0, 498, 1000])], [[100, 0, 138, 1000]], []],
     'listed the other way about' => [$boards, [[0, 700, 1000, 1000], [480, 0, 519, 700]], []],
     'on a cripple that ends below the plate' => [$boards, [[480, 0, 519, 650], [0, 700, 1000, 1000]], ['backing.joint']],
     'on a plate with nothing below it' => [$boards, [[0, 700, 1000, 1000]], ['backing.joint']],

@@ -16,6 +16,19 @@ it('says a detail is sound where nothing is worse than a note', function () use 
     expect(said(wallDetail([one('back', 'sheet', 1, $full), one('up', 'sheet', 2, [0, 450, 1000, 1000]), one('low', 'sheet', 3, [0, 0, 1000, 550])])))->toBe(['note lap.reversed', 'pass detail.sound']);
 });
 
+it('takes trim over a strip for no lap, and boards over boards, or sheets, for one', function (string $outer, string $inner, array $expected) use ($full) {
+    $detail = wallDetail([one('back', 'sheet', 1, $full), one('up', $inner, 2, [0, 450, 1000, 1000]), one('low', $outer, 3, [0, 0, 1000, 550])]);
+    expect(array_values(array_filter(said($detail, ['outer', 'inner']), fn (string $s) => str_contains($s, 'lap.reversed low up'))))->toBe($expected);
+})->with([
+    ['board', 'sheet', []], ['board', 'membrane', []], ['board', 'board', ['note lap.reversed low up']], ['sheet', 'board', ['note lap.reversed low up']], ['sheet', 'sheet', ['note lap.reversed low up']],
+]);
+
+it('tells what makes a wall that bears water a caution: the seal further on, not the wet', function () {
+    $detail = wallDetail([one('strip', 'sheet', 1, [0, 300, 1000, 600], ['edges' => ['top' => 'sealed', 'bottom' => 'adhered']])], ['tolerant' => ['face']]);
+    // It runs down the bare wall onto the strip by its seal; behind that it would be kept in.
+    expect(array_values(array_filter(said($detail, ['piece']), fn (string $s) => str_contains($s, ' rain.'))))->toBe(['caution rain.seal strip']);
+});
+
 it('tells water that comes to grief once for a place, over all strips that end there', function () {
     // The left sheet ends and drops its water on bare wood; the cover on it parts it into three strips, told as one place.
     $detail = wallDetail([one('left', 'sheet', 1, [0, 500, 400, 1000]), one('cover', 'sheet', 2, [100, 600, 300, 900]), one('right', 'sheet', 1, [400, 0, 1000, 1000])]);
