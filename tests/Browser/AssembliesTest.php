@@ -5,17 +5,8 @@ use Facebook\WebDriver\WebDriverKeys;
 
 require_once __DIR__.'/Support.php';
 
-/** @return array{Browser, string} */
-function onACopy(): array
-{
-    $browser = new Browser((string) getenv('APRON_URL'));
-    $browser->signIn('consultant');
-
-    return [$browser, copyOfDemo($browser)];
-}
-
-it('clears a finding by keyboard alone: asks what would, takes the first cure, and undoes it', function () {
-    [$browser, $project] = onACopy();
+it('clears a finding by keyboard alone: asks what would, takes the first cure, and undoes it', fn () => signedIn('consultant', function (Browser $browser) {
+    $project = copyOfDemo($browser);
     $browser->open("/p/$project/assemblies/w2.c");
     $browser->see('[data-finding="practice.leak-condenses"]');
     saved($browser);
@@ -33,11 +24,10 @@ it('clears a finding by keyboard alone: asks what would, takes the first cure, a
     $browser->see('[data-finding="heat.method-out-of-range"]');
     expect($browser->driver->executeScript('return document.querySelector("[data-figure=year]").textContent'))->toBe($before);
     saved($browser);
-    $browser->close();
-});
+}));
 
-it('shows variants side by side, sweeps a thickness over climates, and begins from an example', function () {
-    [$browser, $project] = onACopy();
+it('shows variants side by side, sweeps a thickness over climates, and begins from an example', fn () => signedIn('consultant', function (Browser $browser) {
+    $project = copyOfDemo($browser);
     $browser->open("/p/$project/assemblies/w2/beside");
     $browser->until('return document.querySelectorAll("[data-beside]").length === 4 && !/not computed/.test(document.querySelector("[data-table=beside]").textContent)');
     $browser->open("/p/$project/assemblies/w2/climates");
@@ -49,11 +39,10 @@ it('shows variants side by side, sweeps a thickness over climates, and begins fr
     $browser->until('return /\/assemblies\/r2$/.test(location.pathname)');
     $browser->see('[data-finding^="year.accumulates"]');
     expect($browser->driver->executeScript('return document.querySelector("[data-figure=year]").textContent'))->toBe('accumulates');
-    $browser->close();
-});
+}));
 
-it('takes a material from its data sheet, says what is wrong with it, and keeps what was typed', function () {
-    [$browser, $project] = onACopy();
+it('takes a material from its data sheet, says what is wrong with it, and keeps what was typed', fn () => signedIn('consultant', function (Browser $browser) {
+    $project = copyOfDemo($browser);
     $browser->open("/p/$project/materials");
     $browser->until('return document.querySelectorAll("[data-material]").length > 200');
     button($browser, 'a new material');
@@ -72,5 +61,4 @@ it('takes a material from its data sheet, says what is wrong with it, and keeps 
     // 0.8 perm is 45.8 ng/(Pa·s·m²): the figure is kept in SI and shown as it was read.
     $browser->until('return /46 ng/.test(document.querySelector("aside").textContent)');
     expect($browser->driver->executeScript('return document.querySelector("aside").textContent'))->toContain('data sheet')->toContain('0.034');
-    $browser->close();
-});
+}));

@@ -5,6 +5,18 @@ use Facebook\WebDriver\WebDriverKeys;
 
 require_once __DIR__.'/../../bin/browser.php';
 
+/** One person at a browser of their own, closed whatever happens. */
+function signedIn(string $who, callable $does): void
+{
+    $browser = new Browser((string) getenv('APRON_URL'));
+    try {
+        $browser->signIn($who);
+        $does($browser);
+    } finally {
+        $browser->close();
+    }
+}
+
 /** Asks the server as the person signed in would, from within the page. */
 function fetched(Browser $browser, string $path): string
 {

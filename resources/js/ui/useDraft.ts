@@ -76,20 +76,26 @@ export function useDraft<T>(doc: Doc<T>, mayEdit: boolean, kindOf?: (content: T)
   // Leaving the sheet must not lose what was typed a moment ago.
   useEffect(() => () => void save(), [save]);
 
+  const notYetSaved = () => setState((s) => (s === 'stale' ? s : 'unsaved'));
+
   /** @param run changes of one run, the keys typed into one field, are undone as one */
   const change = (content: T, run?: string) => {
     if (!mayEdit) return;
     const goesOn = run !== undefined && run === lastRun.current;
     lastRun.current = run;
-    setState((s) => (s === 'stale' ? s : 'unsaved'));
+    notYetSaved();
     setKept((k) => ({ content, past: goesOn ? k.past : [...k.past.slice(-99), k.content], future: [] }));
   };
   const undo = () => {
     lastRun.current = undefined;
+    notYetSaved();
     back();
   };
   const back = () => setKept((k) => (k.past.length === 0 ? k : { content: k.past[k.past.length - 1] as T, past: k.past.slice(0, -1), future: [k.content, ...k.future] }));
-  const redo = () => setKept((k) => (k.future.length === 0 ? k : { content: k.future[0] as T, past: [...k.past, k.content], future: k.future.slice(1) }));
+  const redo = () => {
+    notYetSaved();
+    setKept((k) => (k.future.length === 0 ? k : { content: k.future[0] as T, past: [...k.past, k.content], future: k.future.slice(1) }));
+  };
 
   /** After a stale save: go on from what somebody else saved, or save over it knowingly. */
   const settle = (mine: boolean) => {

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useReducer, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useDocuments, useMaterials, useMethods, useProjectId, useSequence } from '../../api/hooks';
 import { post, put, Refused } from '../../api/client';
@@ -109,6 +109,33 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Sequence>; list: React.
   };
   useKeys({ d: saveDrawing, ArrowRight: () => go(at + 1), ArrowLeft: () => go(at - 1), Home: () => go(1), End: () => go(last), r: () => { setRaining((on) => !on); setStrip(null); }, ']': () => walk(1), '[': () => walk(-1), undo: draft.undo, redo: draft.redo });
   useEffect(() => { drawn.current = new WeakMap(); }, [units]);
+  // Until something is changed the stored sheet is the drawing; later a content that was never drawn here, somebody else's say, is drawn anew.
+  const untouched = useRef<Sequence | null>(draft.content);
+  const [, redraw] = useReducer((n: number) => n + 1, 0);
+  const fresh = stored.isPlaceholderData ? undefined : stored.data;
+  const refetch = stored.refetch;
+  useEffect(() => {
+    const content = draft.content;
+    if (drawn.current.has(content)) return;
+    if (content === untouched.current) {
+      if (fresh) drawn.current.set(content, scheduled(content) ? fresh : { ...fresh, detail: content });
+      return;
+    }
+    untouched.current = null;
+    if (!mayEdit) {
+      void refetch();
+      return;
+    }
+    const stop = new AbortController();
+    const asked = scheduled(content) ? post<SequenceSheet>(`/projects/${project}/generate`, { ...content, units }, stop.signal) : post<SequenceSheet>(`/projects/${project}/sheet`, { content, units }, stop.signal);
+    asked.then((next) => {
+      drawn.current.set(content, scheduled(content) ? next : { ...next, detail: content });
+      redraw();
+    }, (error: unknown) => {
+      if (!stop.signal.aborted) setWhy(error instanceof Refused ? error.message : 'The server does not answer: the drawing is not that of these sizes.');
+    });
+    return () => stop.abort();
+  }, [draft.content, fresh, mayEdit, project, refetch, units]);
 
   const methods = useMethods().data ?? [];
   const materials = useMaterials().data ?? [];
