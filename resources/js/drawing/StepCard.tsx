@@ -1,6 +1,7 @@
 import type { SequenceSheet, Units } from '../api/types';
 import { show } from '../quantity/show';
 import { Unfolded } from './Unfolded';
+import { told } from './reasons';
 
 /** One page of a step for the crew: the picture so far, what is cut and laid, how, and what is looked at before the next. */
 export function CrewCard({ sheet, step, units }: { sheet: SequenceSheet; step: number; units: Units }) {
@@ -25,7 +26,7 @@ export function CrewCard({ sheet, step, units }: { sheet: SequenceSheet; step: n
         <div className="text-[10.5pt]">
           <p>{now.how}</p>
           {now.caution && <p className="my-2 border-l-4 border-caution pl-2 font-semibold text-caution">{now.caution}</p>}
-          {waits.length > 0 && <p className="mt-2"><b>Only after</b> {waits.map((w) => `${w.before}: ${w.why}`).join('; ')}.</p>}
+          {waits.length > 0 && <p className="mt-2"><b>Only after</b> {told(waits).join('; ')}.</p>}
         </div>
       </div>
       {now.pieces.length > 0 && (

@@ -26,7 +26,7 @@ export default function Joint() {
   useKeys({ Escape: () => navigate(`/p/${project}/sequences/${key}`) });
   const parameters = detail?.generated?.parameters ?? {};
   const drawn = detail?.opening ? { width_mm: detail.opening.width_mm, height_mm: detail.opening.height_mm, depth_mm: detail.opening.depth_mm } : { width_mm: 900, height_mm: 1200, depth_mm: 140 };
-  const given: Given = { ...drawn, gap_mm: numeric(parameters.clearance_mm, 13), frame_mm: numeric(parameters.frame_depth_mm, 80), insulation_mm: 0, ...(typeof parameters.setback_mm === 'number' ? { setback_mm: parameters.setback_mm } : {}), ...typed };
+  const given: Given = { ...drawn, gap_mm: numeric(parameters.clearance_mm, 13), frame_mm: numeric(parameters.frame_depth_mm, 80), insulation_mm: detail?.opening?.outer_board_mm ?? 0, ...(typeof parameters.setback_mm === 'number' ? { setback_mm: parameters.setback_mm } : {}), ...typed };
   const asked = JSON.stringify({ ...given, unit_kg: Number(kg), units });
   const ready = detail !== undefined;
   useEffect(() => {

@@ -19,6 +19,7 @@ import { SeverityMark, severityColour } from '../../ui/severity';
 import { SaveState } from '../../ui/SaveState';
 import { useDraft } from '../../ui/useDraft';
 import { useUnits } from '../../ui/units';
+import { told } from '../../drawing/reasons';
 
 const OWN_KEYS: [string, string][] = [['n', 'a piece of one’s own, inserted on the drawing'], ['c', 'step cards for the crew, to print'], ['j', 'the joint: pieces round the unit, and its depth'], ['t', 'try it: put the steps in order, run the rain'], ['r', 'run the rain on it as it stands after this step; again to stop'], ['[ ]', 'the strip of rain before, the next'], ['p P', 'the next piece, the one before'], ['Alt+arrows', 'nudge the chosen piece by 5 mm; with none chosen, Alt+← → moves the step'], ['d', 'the drawing after this step as an SVG file, 1:10'], ['← →', 'a step back, a step on'], ['Home End', 'the first step, the last']];
 
@@ -282,7 +283,7 @@ function StepCard({ sheet, step, piece, draft, mayEdit, chosen: strip, edit }: {
       {!chosen && sheet.reasons.some((r) => r.after === step) && (
         <section className="border-t border-hair py-2" data-reasons={step}>
           <h3 className="font-semibold">Why not earlier</h3>
-          <ul>{sheet.reasons.filter((r) => r.after === step).map((r) => <li key={r.before}>after {r.before}: {r.why}</li>)}</ul>
+          <ul>{told(sheet.reasons.filter((r) => r.after === step)).map((line) => <li key={line}>after {line}</li>)}</ul>
         </section>
       )}
       {!chosen && checks.length > 0 && (
