@@ -5,7 +5,10 @@ namespace App\Project;
 use App\Models\DrillRun;
 use App\Models\Report;
 use Apron\Assessment;
+use Apron\Detail\Detail;
 use Apron\File\ProjectFormat;
+use Apron\Sequence\Schedule;
+use Apron\Sequence\ScheduledOpening;
 use Apron\Trace\School;
 use Apron\Words;
 use Illuminate\Support\Facades\Storage;
@@ -23,22 +26,54 @@ final class ReportSheet
         $project = $report->project;
         $core = $this->store->open($project);
         $words = new Words($core->units);
+        $sheet = ['name' => $core->name, 'by' => $report->by, 'cards' => $report->cards, 'at' => $report->created_at?->toIso8601ZuluString(), 'catalogue' => $core->materials->catalogue->version];
+        $sequences = fn (array $details): array => array_map(fn (Detail $detail): array => SequenceSheet::of($detail, $words, School::of($core->schools)), array_values($details));
+        if ($report->cards !== null) {
+            return $sheet + ['units' => $core->units->value, 'sequences' => $sequences(array_filter($core->details, fn (Detail $d): bool => $d->id === $report->cards))];
+        }
         $photographs = [];
         foreach ($project->photographs()->get() as $photograph) {
             $photographs[$photograph->sha256] = 'data:image/jpeg;base64,'.base64_encode((string) Storage::get($photograph->path()));
         }
 
-        return [
-            'by' => $report->by,
-            'cards' => $report->cards,
-            'at' => $report->created_at?->toIso8601ZuluString(),
-            'catalogue' => $core->materials->catalogue->version,
+        $assessed = new Assessment($core);
+        $kinds = Schedule::kinds($core->openings);
+        // Five hundred windows of three kinds are three sheets and a table.
+        $drawn = count($core->details) <= Schedule::MOST_DRAWN ? $core->details : [...$core->ownDetails(), ...array_map(fn (array $kind): Detail => $kind[0]->detail, $kinds)];
+
+        return $sheet + [
+            'units' => $core->units->value,
             'file' => ProjectFormat::document($core),
-            'assessment' => (new Assessment($core))->toArray($words),
-            'sequences' => array_map(fn ($detail): array => SequenceSheet::of($detail, $words, School::of($core->schools)), $core->details),
+            // What is printed of it: the paths of every strip stay in the file.
+            'assessment' => array_diff_key($assessed->toArray($words), ['details' => true]),
+            'sequences' => $sequences($drawn),
+            'schedule' => $this->schedule($kinds, $assessed, $words),
             'site' => SiteSheet::of($core, $words),
             'drills' => DrillRun::where('project_id', $project->id)->latest('id')->limit(200)->get()->map(fn (DrillRun $run): array => $run->toShape()),
             'photographs' => (object) $photographs,
         ];
+    }
+
+    /**
+     * @param  list<non-empty-list<ScheduledOpening>>  $kinds
+     * @return list<array<string, mixed>> a row for each opening, those of one kind together
+     */
+    private function schedule(array $kinds, Assessment $assessed, Words $words): array
+    {
+        $traced = [];
+        foreach ($assessed->details as $detail) {
+            $traced[$detail->detail->id] = $detail;
+        }
+        $rows = [];
+        foreach ($kinds as $kind) {
+            foreach ($kind as $opening) {
+                $rows[] = [
+                    'id' => $opening->id, 'title' => $opening->title, 'method' => $words->listed('generator', $opening->generator), 'sizes_mm' => array_values(Schedule::sizes($opening)), 'as' => $kind[0]->id,
+                    'worst' => $traced[$opening->id]->worst()->told(), 'severity' => $traced[$opening->id]->severity()->value,
+                ];
+            }
+        }
+
+        return $rows;
     }
 }

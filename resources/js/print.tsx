@@ -10,15 +10,28 @@ import { show } from './quantity/show';
 import { Mark } from './ui/Mark';
 import { SeverityMark, severityColour, severityWord } from './ui/severity';
 
+/** An opening of the schedule; `as` is the one of its kind whose sheet is printed. */
+interface Row {
+  id: string;
+  title: string;
+  method: string;
+  sizes_mm: number[];
+  as: string;
+  worst: string;
+  severity: Finding['severity'];
+}
+
 interface Sheet {
   /** the one detail whose step cards are printed instead of the report */
   cards: string | null;
   by: string;
   at: string;
   catalogue: string;
+  units: Units;
   file: ProjectFile;
   assessment: Assessment;
   sequences: SequenceSheet[];
+  schedule: Row[];
   site: SiteSheet;
   drills: DrillRun[];
   photographs: Record<string, string>;
@@ -32,21 +45,22 @@ const CAUTIONS = [
 ];
 
 function Report({ sheet }: { sheet: Sheet }) {
-  const { file, assessment } = sheet;
-  const units = file.project.units;
-  const materials = new Map((file.materials ?? []).map((m) => [m.id, m]));
   useEffect(() => {
     void document.fonts.ready.then(() => Promise.all([...document.images].map((i) => i.decode().catch(() => undefined)))).then(() => { document.documentElement.dataset.ready = 'yes'; });
   }, []);
   if (sheet.cards !== null) {
-    const one = sheet.sequences.find((s) => s.detail.id === sheet.cards);
+    const units = sheet.units;
+    const one = sheet.sequences[0];
     return <main className="crew-pages">{one?.steps.map((s) => <CrewCard key={s.number} sheet={one} step={s.number} units={units} />)}{one && <RollList sheet={one} units={units} />}</main>;
   }
+  const { file, assessment, units } = sheet;
+  const materials = new Map((file.materials ?? []).map((m) => [m.id, m]));
   return (
     <main>
       <Title sheet={sheet} />
       {file.climate && <section className="together mt-4"><h3 className="text-[12pt] font-bold">Brief: {file.climate.name}</h3><YearChart climate={file.climate} months={assessment.climate?.months} units={units} /></section>}
       {(file.assemblies ?? []).map((assembly) => <AssemblyPage key={assembly.id} assembly={assembly} figures={assessment.assemblies?.find((a) => a.id === assembly.id)} findings={assessment.findings.filter((f) => f.subject.split('/')[1] === assembly.id)} materials={materials} units={units} />)}
+      {sheet.schedule.length > 0 && <SchedulePages rows={sheet.schedule} drawn={new Set(sheet.sequences.map((s) => s.detail.id))} units={units} />}
       {sheet.sequences.map((sequence) => <SequencePages key={sequence.detail.id} sheet={sequence} units={units} />)}
       {sheet.site.checks.length > 0 && <SitePages sheet={sheet} units={units} />}
       {sheet.drills.length > 0 && (
@@ -59,7 +73,7 @@ function Report({ sheet }: { sheet: Sheet }) {
         </section>
       )}
       <h2 className="mb-2 text-[14pt] font-bold">All findings</h2>
-      <Findings findings={assessment.findings} />
+      <Together findings={assessment.findings} />
       <h2 className="mb-2 text-[14pt] font-bold">Sources and cautions</h2>
       <Sources materials={[...materials.values()]} findings={assessment.findings} />
       <ul className="mt-3 list-disc pl-5">{CAUTIONS.map((c) => <li key={c}>{c}</li>)}</ul>
@@ -111,16 +125,35 @@ function SequencePages({ sheet, units }: { sheet: SequenceSheet; units: Units })
   );
 }
 
+function SchedulePages({ rows, drawn, units }: { rows: Row[]; drawn: Set<string>; units: Units }) {
+  const other = units === 'si' ? 'us' : 'si';
+  const sizes = (row: Row, system: Units) => row.sizes_mm.map((mm) => show(mm, 'length', system).replace(/ (mm|in)$/, '')).join(' × ');
+  return (
+    <section>
+      <h2 className="mb-1 text-[14pt] font-bold">Opening schedule</h2>
+      {rows.some((r) => !drawn.has(r.id)) && <p>Of openings that differ in their sizes alone one is drawn on the pages that follow; the cards of each are printed from its own sheet.</p>}
+      <table className="my-2 w-full border-collapse text-[8.5pt]">
+        <thead><tr className="border-b border-ink text-left"><th>Opening</th><th>Method</th><th>{units === 'si' ? 'mm' : 'in'}</th><th>{units === 'si' ? 'in' : 'mm'}</th><th>Drawn as</th><th>The rain</th></tr></thead>
+        <tbody>{rows.map((r) => <tr key={r.id} className="border-b border-hair"><td>{r.id} · {r.title}</td><td>{r.method}</td><td>{sizes(r, units)}</td><td>{sizes(r, other)}</td><td>{drawn.has(r.id) ? r.id : r.as}</td><td className={severityColour(r.severity)}><SeverityMark severity={r.severity} /> {r.worst}</td></tr>)}</tbody>
+      </table>
+    </section>
+  );
+}
+
 function SitePages({ sheet, units }: { sheet: Sheet; units: Units }) {
   const { site, photographs } = sheet;
+  // Of thousands of checks on five hundred openings those that were read are the record.
+  const read = site.checks.filter((c) => c.verdict.severity !== null);
+  const checks = site.checks.length <= 120 ? site.checks : read;
   return (
     <section>
       <h2 className="mb-1 text-[14pt] font-bold">Site record</h2>
       <p>{site.visits.map((v) => `${v.at.slice(0, 10)} by ${v.by}`).join(' · ')}</p>
       <table className="my-2 w-full border-collapse text-[8.5pt]">
         <thead><tr className="border-b border-ink text-left"><th>Check</th><th>asked</th><th>least read</th><th>readings</th><th>verdict</th></tr></thead>
-        <tbody>{site.checks.map((c) => <tr key={c.id} className="border-b border-hair"><td>{c.detail} · {c.title}</td><td>{c.least_mm === null ? 'look' : `≥ ${show(c.least_mm, 'length', units)}`}</td><td>{c.verdict.least_mm === null ? '' : show(c.verdict.least_mm, 'length', units)}</td><td>{c.verdict.count || ''}</td><td className={c.verdict.severity ? severityColour(c.verdict.severity) : ''}>{c.verdict.severity ? severityWord(c.verdict.severity) : 'not read'}</td></tr>)}</tbody>
+        <tbody>{checks.map((c) => <tr key={c.id} className="border-b border-hair"><td>{c.detail} · {c.title}</td><td>{c.least_mm === null ? 'look' : `≥ ${show(c.least_mm, 'length', units)}`}</td><td>{c.verdict.least_mm === null ? '' : show(c.verdict.least_mm, 'length', units)}</td><td>{c.verdict.count || ''}</td><td className={c.verdict.severity ? severityColour(c.verdict.severity) : ''}>{c.verdict.severity ? severityWord(c.verdict.severity) : 'not read'}</td></tr>)}</tbody>
       </table>
+      {checks.length < site.checks.length && <p>{site.checks.length - read.length} of {site.checks.length} checks are not read yet.</p>}
       {site.faults.map((f) => <p key={f.id} className="together border-t border-hair py-1"><b>{f.state === 'closed' ? 'Closed' : f.state === 'repaired' ? 'Repaired, to be re-inspected' : 'Open'}:</b> {f.raised.words} ({f.raised.at.slice(0, 10)}, {f.raised.by}){f.repaired ? ` · repair: ${f.repaired.words} (${f.repaired.by})` : ''}{f.reinspected ? ` · re-inspected by ${f.reinspected.by}: ${f.reinspected.passes ? 'in order' : 'not in order'}` : ''}</p>)}
       <div className="flex flex-wrap gap-3 pt-2">{site.photographs.flatMap((p) => (p.photographs ?? []).map((sha) => <figure key={sha} className="together w-[56mm]"><img src={photographs[sha]} alt="" /><figcaption className="text-[8pt]">{p.check ?? ''} · {p.at.slice(0, 10)} · {p.by}</figcaption></figure>))}</div>
     </section>
@@ -129,6 +162,18 @@ function SitePages({ sheet, units }: { sheet: Sheet; units: Units }) {
 
 function Findings({ findings }: { findings: Finding[] }): ReactNode {
   return findings.map((f) => <article key={f.key} className="together border-t border-hair py-1"><b className={severityColour(f.severity)}><SeverityMark severity={f.severity} /> {severityWord(f.severity)} · {f.title}</b> {f.reason} {f.remedy && `→ ${f.remedy}`} <span className="text-faint">[{f.source.name}]</span></article>);
+}
+
+/** The same said of several things is said once, with their names. */
+function Together({ findings }: { findings: Finding[] }): ReactNode {
+  const groups = new Map<string, Finding[]>();
+  for (const f of findings) groups.set(`${f.severity}|${f.title}`, [...(groups.get(`${f.severity}|${f.title}`) ?? []), f]);
+  return [...groups].map(([key, all]) => {
+    const f = all[0] as Finding;
+    if (all.length === 1) return <Findings key={key} findings={all} />;
+    const same = all.every((g) => g.reason === f.reason);
+    return <article key={key} className="border-t border-hair py-1"><b className={severityColour(f.severity)}><SeverityMark severity={f.severity} /> {severityWord(f.severity)} · {f.title}</b> {same && f.reason} {f.remedy && `→ ${f.remedy}`} <i>{all.length} places: {[...new Set(all.map((g) => g.subject.split('/').slice(1).join(' ')))].join(', ')}.</i> <span className="text-faint">[{f.source.name}]</span></article>;
+  });
 }
 
 function Sources({ materials, findings }: { materials: Material[]; findings: Finding[] }) {

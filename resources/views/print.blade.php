@@ -2,7 +2,7 @@
 <html lang="en">
 <head>
     <meta charset="utf-8">
-    <title>{{ $sheet['file']['project']['name'] }}</title>
+    <title>{{ $sheet['name'] }}</title>
     @vite(['resources/css/app.css', 'resources/js/print.tsx'])
 </head>
 <body class="print"><div id="apron"></div>

@@ -46,3 +46,29 @@ it('shows the printer everything the report is made of, and no more than data', 
     expect($sheet['file']['project']['name'])->toBe('</script><b>Sallow, extension')->and(array_column($sheet['assessment']['assemblies'], 'id'))->toBe(['w1', 'w2', 'w2.a', 'w2.b', 'w2.c', 'r1'])
         ->and($sheet['sequences'][0]['steps'])->toHaveCount(10)->and($sheet['site']['checks'])->toHaveCount(38);
 });
+
+it('prints a long schedule as a table and one sheet for each kind, and the cards of any one opening alone', function () {
+    $this->withoutVite();
+    [$project, $consultant] = practice();
+    foreach (range(1, 30) as $i) {
+        $row = ['id' => "s$i", 'title' => "S $i", 'generator' => $i % 3 === 0 ? 'flanged-unit-in-fluid' : 'strapped-unit-in-self-adhered', 'parameters' => ['width_mm' => 600 + 10 * $i, 'height_mm' => 1200, 'depth_mm' => 140]];
+        $this->actingAs($consultant)->putJson("/api/projects/{$project->id}/documents/opening/s$i", ['revision' => 0, 'content' => $row])->assertOk();
+    }
+    $printed = function (?string $cards) use ($project): array {
+        $report = Report::create(['project_id' => $project->id, 'by' => 'x', 'cards' => $cards, 'state' => 'printing', 'percent' => 20, 'doing' => '']);
+        $html = $this->get(Illuminate\Support\Facades\URL::temporarySignedRoute('print', now()->addMinute(), ['report' => $report->id]))->assertOk()->getContent();
+        preg_match('#<script type="application/json" id="sheet">(.*)</script>#s', $html, $m);
+
+        return json_decode($m[1], true);
+    };
+    $sheet = $printed(null);
+    $own = ['d2', 'd3', 'd4', 'd5', 'o4'];
+    $drawn = array_map(fn (array $s) => $s['detail']['id'], $sheet['sequences']);
+    // The demo's own details, one of each kind of its openings, and the two kinds of these thirty.
+    expect($drawn)->toContain('s1', 's3', 'o2', ...$own)->not->toContain('s2', 's30')->and($sheet['schedule'])->toHaveCount(33)
+        ->and(array_column($sheet['schedule'], 'as', 'id'))->toMatchArray(['s1' => 's1', 's2' => 's1', 's30' => 's3'])
+        ->and(array_column($sheet['schedule'], 'sizes_mm', 'id')['s30'])->toEqual([900, 1200, 140])->and(array_column($sheet['schedule'], 'worst', 'id')['s2'])->toBe('shed')
+        ->and($sheet['assessment'])->not->toHaveKey('details');
+    $cards = $printed('s2');
+    expect(array_map(fn (array $s) => $s['detail']['id'], $cards['sequences']))->toBe(['s2'])->and($cards)->not->toHaveKey('assessment')->and($cards['units'])->toBe('si');
+});
