@@ -134,7 +134,7 @@ function SchedulePages({ rows, drawn, units }: { rows: Row[]; drawn: Set<string>
       {rows.some((r) => !drawn.has(r.id)) && <p>Of openings that differ in their sizes alone one is drawn on the pages that follow; the cards of each are printed from its own sheet.</p>}
       <table className="my-2 w-full border-collapse text-[8.5pt]">
         <thead><tr className="border-b border-ink text-left"><th>Opening</th><th>Method</th><th>{units === 'si' ? 'mm' : 'in'}</th><th>{units === 'si' ? 'in' : 'mm'}</th><th>Drawn as</th><th>The rain</th></tr></thead>
-        <tbody>{rows.map((r) => <tr key={r.id} className="border-b border-hair"><td>{r.id} · {r.title}</td><td>{r.method}</td><td>{sizes(r, units)}</td><td>{sizes(r, other)}</td><td>{drawn.has(r.id) ? r.id : r.as}</td><td className={severityColour(r.severity)}><SeverityMark severity={r.severity} /> {r.worst}</td></tr>)}</tbody>
+        <tbody>{rows.map((r) => <tr key={r.id} className="border-b border-hair"><td>{r.id} · {r.title}</td><td className="pr-2">{r.method}</td><td className="whitespace-nowrap pr-3">{sizes(r, units)}</td><td className="whitespace-nowrap pr-3">{sizes(r, other)}</td><td>{drawn.has(r.id) ? r.id : r.as}</td><td className={severityColour(r.severity)}><SeverityMark severity={r.severity} /> {r.worst}</td></tr>)}</tbody>
       </table>
     </section>
   );
