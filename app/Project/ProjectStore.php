@@ -52,16 +52,20 @@ final class ProjectStore
         return ProjectFormat::read(Node::of($this->file($project)), $this->catalogue);
     }
 
-    /** JSON as `apron-assessment/1`, kept until the content changes. */
-    public function assessment(Project $project, ?UnitSystem $units = null): string
+    /** JSON as `apron-assessment/1`; without the paths of its details, as every sheet asks for it, kept until the content changes. */
+    public function assessment(Project $project, ?UnitSystem $units = null, bool $paths = true): string
     {
         $core = $this->open($project);
         $units ??= $core->units;
+        $told = fn (): string => json_encode((new Assessment($core))->toArray(new Words($units), $paths), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+        if ($paths) {
+            return $told();
+        }
         $hash = hash('sha256', Assessment::FORMAT.Assessment::EDITION.$this->catalogue->version.$units->value.ProjectFormat::write($core));
         if ($project->assessed_hash === $hash && $project->assessment !== null) {
             return $project->assessment;
         }
-        $assessment = json_encode((new Assessment($core))->toArray(new Words($units)), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+        $assessment = $told();
         $project->forceFill(['assessed_hash' => $hash, 'assessment' => $assessment])->saveQuietly();
 
         return $assessment;

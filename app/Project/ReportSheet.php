@@ -45,7 +45,7 @@ final class ReportSheet
             'units' => $core->units->value,
             'file' => ProjectFormat::document($core),
             // What is printed of it: the paths of every strip stay in the file.
-            'assessment' => array_diff_key($assessed->toArray($words), ['details' => true]),
+            'assessment' => $assessed->toArray($words, paths: false),
             'sequences' => $sequences($drawn),
             'schedule' => $this->schedule($kinds, $assessed, $words),
             'site' => SiteSheet::of($core, $words),

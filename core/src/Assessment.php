@@ -48,8 +48,11 @@ final readonly class Assessment
         return $this->findings !== [] && $this->findings[0]->severity === Severity::Fail;
     }
 
-    /** @return array<string, mixed> as `apron-assessment/1` has it; sections the project does not have are left out */
-    public function toArray(Words $words): array
+    /**
+     * @param  bool  $paths  false leaves out `details`: the path of every strip of every detail is most of it, and long to put in words
+     * @return array<string, mixed> as `apron-assessment/1` has it; sections the project does not have are left out
+     */
+    public function toArray(Words $words, bool $paths = true): array
     {
         $document = ['format' => self::FORMAT];
         if ($this->project->climate !== null && $this->project->indoors !== null) {
@@ -58,7 +61,7 @@ final readonly class Assessment
         if ($this->assemblies !== []) {
             $document['assemblies'] = array_map(fn (AssemblyAssessment $a): array => $a->toArray(), $this->assemblies);
         }
-        if ($this->details !== []) {
+        if ($paths && $this->details !== []) {
             $document['details'] = array_map(fn (DetailAssessment $d): array => $d->toArray($words), $this->details);
         }
         $document['findings'] = array_map(fn (Finding $finding): array => self::finding($finding, $words), $this->findings);

@@ -72,3 +72,15 @@ it('prints a long schedule as a table and one sheet for each kind, and the cards
     $cards = $printed('s2');
     expect(array_map(fn (array $s) => $s['detail']['id'], $cards['sequences']))->toBe(['s2'])->and($cards)->not->toHaveKey('assessment')->and($cards['units'])->toBe('si');
 });
+
+it('gives the assessment without the paths of its details to every sheet, kept until something changes, and whole to a program', function () {
+    [$project, $consultant] = practice();
+    $this->actingAs($consultant);
+    $whole = $this->getJson("/api/projects/{$project->id}/assessment?units=si")->assertOk()->json();
+    expect($project->fresh()->assessed_hash)->toBeNull();
+    $slim = $this->getJson("/api/projects/{$project->id}/assessment?units=si&paths=none")->assertOk()->json();
+    expect($whole['details'][0]['strips'])->not->toBe([])->and($slim)->toBe(array_diff_key($whole, ['details' => true]));
+    $kept = $project->fresh();
+    $this->getJson("/api/projects/{$project->id}/assessment?units=si&paths=none")->assertOk();
+    expect($project->fresh()->assessed_hash)->toBe($kept->assessed_hash)->not->toBeNull()->and(json_decode($kept->assessment, true))->toEqual($slim);
+});

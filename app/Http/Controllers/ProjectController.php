@@ -66,10 +66,10 @@ class ProjectController
         ]);
     }
 
-    #[OA\Get(path: '/api/projects/{project}/assessment', operationId: 'assessment', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'units', schema: new OA\Schema(type: 'string', enum: ['si', 'us']))], responses: [new OA\Response(response: 200, description: 'figures and findings', content: new OA\JsonContent(ref: '#/components/schemas/Assessment'))])]
+    #[OA\Get(path: '/api/projects/{project}/assessment', operationId: 'assessment', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'units', schema: new OA\Schema(type: 'string', enum: ['si', 'us'])), new OA\QueryParameter(name: 'paths', description: 'none leaves out the details with the paths of their strips', schema: new OA\Schema(type: 'string', enum: ['all', 'none']))], responses: [new OA\Response(response: 200, description: 'figures and findings', content: new OA\JsonContent(ref: '#/components/schemas/Assessment'))])]
     public function assessment(Request $request, Project $project): JsonResponse
     {
-        return JsonResponse::fromJsonString($this->store->assessment($project, $request->enum('units', UnitSystem::class)));
+        return JsonResponse::fromJsonString($this->store->assessment($project, $request->enum('units', UnitSystem::class), $request->query('paths') !== 'none'));
     }
 
     #[OA\Get(path: '/api/projects/{project}/materials', operationId: 'materials', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'the project’s own and the catalogue’s')])]

@@ -21,7 +21,7 @@ export function useDocuments() {
 export function useAssessment() {
   const id = useProjectId();
   const { units } = useUnits();
-  return useQuery({ queryKey: ['assessment', id, units], queryFn: () => get<Assessment>(`/projects/${id}/assessment?units=${units}`), enabled: id !== '', placeholderData: keepPreviousData });
+  return useQuery({ queryKey: ['assessment', id, units], queryFn: () => get<Assessment>(`/projects/${id}/assessment?units=${units}&paths=none`), enabled: id !== '', placeholderData: keepPreviousData });
 }
 
 export function useMaterials() {

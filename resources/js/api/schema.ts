@@ -1891,6 +1891,8 @@ export interface operations {
         parameters: {
             query?: {
                 units?: "si" | "us";
+                /** @description none leaves out the details with the paths of their strips */
+                paths?: "all" | "none";
             };
             header?: never;
             path: {
