@@ -55,6 +55,8 @@ it('shows both sides when two people change one opening of the schedule, and tak
     $wide = function (Browser $browser, string $typed): void {
         retype($browser, 'main input[inputmode=text]', $typed);
         press($browser, WebDriverKeys::ENTER);
+        // The server makes the pieces first; until they are drawn nothing is changed, and what was saved before still is.
+        $browser->until('return document.querySelector("[data-drawing=unfolded]").textContent.includes('.json_encode($typed).')', "a drawing {$typed} wide");
     };
     foreach ([$one, $other] as $browser) {
         $browser->open("/p/$project/sequences/o11");
