@@ -8,6 +8,7 @@ import { Unfolded } from './drawing/Unfolded';
 import { YearChart } from './drawing/YearChart';
 import { show } from './quantity/show';
 import { Mark } from './ui/Mark';
+import { together } from './ui/together';
 import { SeverityMark, severityColour, severityWord } from './ui/severity';
 
 /** An opening of the schedule; `as` is the one of its kind whose sheet is printed. */
@@ -166,10 +167,9 @@ function Findings({ findings }: { findings: Finding[] }): ReactNode {
 
 /** The same said of several things is said once, with their names. */
 function Together({ findings }: { findings: Finding[] }): ReactNode {
-  const groups = new Map<string, Finding[]>();
-  for (const f of findings) groups.set(`${f.severity}|${f.title}`, [...(groups.get(`${f.severity}|${f.title}`) ?? []), f]);
-  return [...groups].map(([key, all]) => {
+  return together(findings).map((all) => {
     const f = all[0] as Finding;
+    const key = f.key;
     if (all.length === 1) return <Findings key={key} findings={all} />;
     const same = all.every((g) => g.reason === f.reason);
     return <article key={key} className="border-t border-hair py-1"><b className={severityColour(f.severity)}><SeverityMark severity={f.severity} /> {severityWord(f.severity)} · {f.title}</b> {same && f.reason} {f.remedy && `→ ${f.remedy}`} <i>{all.length} places: {[...new Set(all.map((g) => g.subject.split('/').slice(1).join(' ')))].join(', ')}.</i> <span className="text-faint">[{f.source.name}]</span></article>;

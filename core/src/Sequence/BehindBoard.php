@@ -20,6 +20,22 @@ trait BehindBoard
      * @param  array<string, float>  $s
      * @param  array<string, Material>  $used
      * @param  array<string, int>  $at
+     * @return list<Piece> what is dressed at the sheathing, whatever the unit
+     */
+    protected function atSheathing(array $s, array $used, array $at): array
+    {
+        return [
+            $this->field($s, $used['membrane_material'], $at['membrane-below-and-beside'], $s['upstand_mm']),
+            $this->pan($s, $used['pan_material'], $at['sill-pan']),
+            ...$this->jambLiners($s, $used['strip_material'], $at['jamb-liners']),
+            $this->headLiner($s, $used['pan_material'], $at['head-liner']),
+        ];
+    }
+
+    /**
+     * @param  array<string, float>  $s
+     * @param  array<string, Material>  $used
+     * @param  array<string, int>  $at
      * @param  float  $past  the flashing beyond the opening, each side
      * @return list<Piece> the head flashing, its metal and the course over it
      */

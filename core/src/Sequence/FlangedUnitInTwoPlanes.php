@@ -42,10 +42,7 @@ final class FlangedUnitInTwoPlanes extends DressedOpening
     protected function pieces(array $s, array $used, array $at, array $chosen): array
     {
         return [
-            $this->field($s, $used['membrane_material'], $at['membrane-below-and-beside'], $s['upstand_mm']),
-            $this->pan($s, $used['pan_material'], $at['sill-pan']),
-            ...$this->jambLiners($s, $used['strip_material'], $at['jamb-liners']),
-            $this->headLiner($s, $used['pan_material'], $at['head-liner']),
+            ...$this->atSheathing($s, $used, $at),
             ...$this->units($s, $used, $at),
             ...$this->jambStrips($s, $used['strip_material'], $at['jamb-strips']),
             // Past the jamb strips, so that their tops are covered.

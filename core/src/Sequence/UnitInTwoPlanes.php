@@ -40,10 +40,7 @@ final class UnitInTwoPlanes extends DressedOpening
     protected function pieces(array $s, array $used, array $at, array $chosen): array
     {
         return [
-            $this->field($s, $used['membrane_material'], $at['membrane-below-and-beside'], $s['upstand_mm']),
-            $this->pan($s, $used['pan_material'], $at['sill-pan']),
-            ...$this->jambLiners($s, $used['strip_material'], $at['jamb-liners']),
-            $this->headLiner($s, $used['pan_material'], $at['head-liner']),
+            ...$this->atSheathing($s, $used, $at),
             // Past the head liner at both sides, so that its top is covered too.
             ...$this->headFlashing($s, $used, $at, $s['face_return_mm'] + $this->least['slit_tape_side_mm']),
             ...$this->boardAndSecondPan($s, $used, $at, $chosen['drains_to'] === 'outer-face'),
