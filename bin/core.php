@@ -2,7 +2,7 @@
 
 // ./apron check FILE [--json] : the core alone, no database, no framework.
 
-require __DIR__.'/../core/autoload.php';
+require __DIR__.'/lib/guard.php';
 
 use Apron\Assessment;
 use Apron\File\FileRefused;
@@ -57,13 +57,11 @@ if (count($files) !== 1) {
     fwrite(STDERR, "usage: ./apron check FILE [--json]     FILE may be - for standard input\n");
     exit(2);
 }
-try {
+guarded($files[0], function () use ($files, $arguments): int {
     [$project, $assessment, $words] = assess($files[0]);
-} catch (FileRefused $refused) {
-    fwrite(STDERR, "{$files[0]} cannot be used\n  ".$refused->getMessage()."\n");
-    exit(2);
-}
-echo in_array('--json', $arguments, true)
-    ? json_encode($assessment->toArray($words), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)."\n"
-    : table($project, $assessment, $words);
-exit($assessment->fails() ? 1 : 0);
+    echo in_array('--json', $arguments, true)
+        ? json_encode($assessment->toArray($words), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)."\n"
+        : table($project, $assessment, $words);
+
+    return $assessment->fails() ? 1 : 0;
+});

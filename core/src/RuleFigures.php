@@ -3,6 +3,9 @@
 namespace Apron;
 
 use Apron\File\Node;
+use Apron\Quantity\Dimension;
+use Apron\Quantity\QuantityReader;
+use Apron\Quantity\UnitSystem;
 
 /** The figures of one set of rules, from `core/data/figures`, each with its source. Read once for each run. */
 final class RuleFigures
@@ -28,6 +31,12 @@ final class RuleFigures
     public function figure(string $name): float
     {
         return $this->figures[$name] ??= $this->rules->get($name)->get('value')->number();
+    }
+
+    /** A permeance stated in the unit of its rule, ng/(Pa·s·m²): one perm is one perm, and not 57.2 of something. */
+    public function permeance(string $name): float
+    {
+        return $this->figures[$name] ??= (new QuantityReader(UnitSystem::US))->read($this->rules->get($name)->get('value')->text(), Dimension::Permeance)->value;
     }
 
     /** @return list<string> */

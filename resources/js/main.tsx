@@ -1,10 +1,13 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryClientProvider } from '@tanstack/react-query';
 import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
-import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
+import { queries } from './api/queries';
 import { Projects } from './steps/Projects';
 import { SignIn } from './steps/SignIn';
 import { Later } from './steps/later/Later';
+import { BrokenPage } from './ui/BrokenPage';
+import { guardUnsaved } from './ui/draft';
 import { STEPS } from './ui/steps';
 import { ThreadProvider } from './ui/threads';
 import { UnitsProvider } from './ui/units';
@@ -23,7 +26,7 @@ const Site = lazy(() => import('./steps/site/Site'));
 const Report = lazy(() => import('./steps/report/Report'));
 const Findings = lazy(() => import('./steps/findings/Findings'));
 
-const router = createBrowserRouter([
+const pages = [
   { path: '/sign-in', element: <SignIn /> },
   { path: '/', element: <Projects /> },
   { path: '/p/:project', element: <Navigate to="brief" replace /> },
@@ -41,13 +44,16 @@ const router = createBrowserRouter([
   { path: '/p/:project/findings', element: <Findings /> },
   ...STEPS.filter((step) => step.later).map((step) => ({ path: `/p/:project/${step.path}`, element: <Later step={step} /> })),
   { path: '*', element: <Navigate to="/" replace /> },
-]);
+];
 
-const client = new QueryClient({ defaultOptions: { queries: { staleTime: 5000, refetchOnWindowFocus: false, retry: 1 } } });
+// A page that stops takes none of the others with it, and nothing that was typed.
+const router = createBrowserRouter([{ element: <Outlet />, errorElement: <BrokenPage />, children: pages.map((page) => ({ ...page, errorElement: <BrokenPage /> })) }]);
+
+guardUnsaved();
 
 createRoot(document.getElementById('apron') as HTMLElement).render(
   <StrictMode>
-    <QueryClientProvider client={client}>
+    <QueryClientProvider client={queries}>
       <UnitsProvider>
         <ThreadProvider>
           <Suspense fallback={<p className="p-8 text-faint">opening the sheet …</p>}>

@@ -5,6 +5,7 @@ namespace Apron\Assembly;
 use Apron\Climate\Climate;
 use Apron\Climate\Condition;
 use Apron\Climate\IndoorAir;
+use Apron\Deadline;
 use Apron\Finding;
 use Apron\Practice\AirPath;
 use Apron\Practice\Drying;
@@ -51,6 +52,7 @@ final class AssemblyAssessment
 
     public function __construct(Project $project, public readonly Assembly $assembly)
     {
+        Deadline::check();
         $this->schools = $project->schools;
         $this->heat = new ThermalResistance($assembly);
         $this->path = new Path($this->heat);

@@ -28,17 +28,33 @@ final class MonthTable
             throw new ClimateFileRefused($rows === [] ? 1 : end($rows)['line'], count($rows).' lines of figures', 'twelve lines, one a month from January: mean °C, % relative humidity, and if wanted mm of rain');
         }
 
-        return new Climate($name, array_map(self::month(...), $rows, range(1, 12)));
+        if (self::numbered($rows)) {
+            $rows = array_map(fn (array $row): array => ['line' => $row['line'], 'cells' => array_slice($row['cells'], 1)], $rows);
+        }
+
+        return new Climate($name, array_map(self::month(...), $rows));
+    }
+
+    /**
+     * A first column of month numbers is the calendar, not weather: all twelve of them, for a January of 1.0 °C is weather.
+     *
+     * @param  list<array{line: int, cells: non-empty-list<float>}>  $rows
+     */
+    private static function numbered(array $rows): bool
+    {
+        foreach ($rows as $i => $row) {
+            if (count($row['cells']) < 3 || $row['cells'][0] !== $i + 1.0) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** @param  array{line: int, cells: list<float>}  $row */
-    private static function month(array $row, int $number): Month
+    private static function month(array $row): Month
     {
         $cells = $row['cells'];
-        // A first column of month numbers is the calendar, not weather.
-        if (count($cells) >= 3 && $cells[0] === (float) $number) {
-            array_shift($cells);
-        }
         if (count($cells) < 2) {
             throw new ClimateFileRefused($row['line'], 'one figure', 'a mean temperature in °C and a relative humidity in %');
         }

@@ -34,8 +34,52 @@ final readonly class Detail
         public ?float $panUpturn,
         public array $steps,
         public ?Generated $generated,
-        public array $gaps = [],
+        public array $gaps,
     ) {
+    }
+
+    /**
+     * The same place with other pieces on it, drawn by hand from here on.
+     *
+     * @param  list<Piece>  $pieces
+     * @param  list<Step>|null  $steps  its own where null
+     */
+    public function withPieces(array $pieces, ?array $steps = null): self
+    {
+        return $this->copy($pieces, $steps ?? $this->steps, $this->unit);
+    }
+
+    /** Before its unit is set. */
+    public function withoutUnit(): self
+    {
+        return $this->copy($this->pieces, $this->steps, null);
+    }
+
+    /**
+     * @param  list<Piece>  $pieces
+     * @param  list<Step>  $steps
+     */
+    private function copy(array $pieces, array $steps, ?Unit $unit): self
+    {
+        return new self(
+            id: $this->id,
+            title: $this->title,
+            opening: $this->opening,
+            facets: $this->facets,
+            folds: $this->folds,
+            release: $this->release,
+            tolerant: $this->tolerant,
+            unit: $unit,
+            pieces: $pieces,
+            penetrations: $this->penetrations,
+            fasteners: $this->fasteners,
+            framing: $this->framing,
+            leastLaps: $this->leastLaps,
+            panUpturn: $this->panUpturn,
+            steps: $steps,
+            generated: null,
+            gaps: $this->gaps,
+        );
     }
 
     public function piece(string $id): ?Piece

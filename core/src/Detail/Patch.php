@@ -20,4 +20,18 @@ final readonly class Patch
         public bool $drain,
     ) {
     }
+
+    public function atStep(int $step): self
+    {
+        return new self(
+            id: $this->id,
+            facet: $this->facet,
+            rect: $this->rect,
+            joined: $this->joined,
+            step: $step,
+            under: $this->under,
+            edges: $this->edges,
+            drain: $this->drain,
+        );
+    }
 }

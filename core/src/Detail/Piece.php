@@ -25,6 +25,24 @@ final readonly class Piece
     ) {
     }
 
+    /** @param  list<Patch>  $patches at least one */
+    public function withPatches(array $patches, ?int $step = null): self
+    {
+        return new self(
+            id: $this->id,
+            material: $this->material,
+            kind: $this->kind,
+            role: $this->role,
+            air: $this->air,
+            airLayer: $this->airLayer,
+            step: $step ?? $this->step,
+            under: $this->under,
+            edges: $this->edges,
+            patches: $patches,
+            cut: $this->cut,
+        );
+    }
+
     public function patch(string $id): Patch
     {
         foreach ($this->patches as $patch) {

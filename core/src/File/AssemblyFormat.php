@@ -28,6 +28,9 @@ final class AssemblyFormat
 
     private const LAYER_KEYS = ['id', 'material', 'thickness_mm', 'thickness_typed', 'controls', 'framing', 'air', 'fasteners', 'bridges', 'inverted'];
 
+    /** m²K/W of the layers together: ten times the best wall there is, and a year of it is still worked out in a moment. */
+    private const MOST_RESISTANCE = 200.0;
+
     /** Paths through the section double with each crossing of framed layers. */
     private const MOST_FRAMED = 8;
 
@@ -37,6 +40,7 @@ final class AssemblyFormat
         $node->object(self::KEYS, ['id', 'name', 'kind', 'layers']);
         $layers = $ids = [];
         $framed = 0;
+        $through = 0.0;
         foreach ($node->get('layers')->items(1, self::MOST_LAYERS) as $row) {
             $layer = self::layer($row, $materials, $ids);
             if (isset($ids[$layer->id])) {
@@ -48,14 +52,18 @@ final class AssemblyFormat
                 $row->get('framing')->refuse('no more than '.self::MOST_FRAMED.' framed layers in one assembly');
             }
             $layers[] = $layer;
+            $through += $layer->airLayer() === null ? $layer->material->resistanceOf($layer->thicknessMm) : 0.0;
+            if ($through > self::MOST_RESISTANCE) {
+                $row->get('thickness_mm')->refuse('layers of no more than R '.self::MOST_RESISTANCE.' m²K/W in all; thinner, or a higher conductivity');
+            }
         }
         $assembly = new Assembly(
             id: $node->get('id')->id(),
             name: $node->get('name')->text(),
             kind: $node->get('kind')->oneOf(AssemblyKind::class),
             statedHeatFlow: $node->optional('heat_flow')?->oneOf(HeatFlow::class),
-            statedRsi: $node->optional('rsi_m2k_w')?->positive(2, 'm²K/W'),
-            statedRse: $node->optional('rse_m2k_w')?->positive(2, 'm²K/W'),
+            statedRsi: $node->optional('rsi_m2k_w')?->positive(2, 'm²K/W', 0.0001),
+            statedRse: $node->optional('rse_m2k_w')?->positive(2, 'm²K/W', 0.0001),
             layers: $layers,
             films: $films,
             indoors: $node->has('indoor') ? ClimateFormat::indoors($node->get('indoor'), $climate) : null,
@@ -113,7 +121,7 @@ final class AssemblyFormat
         return new Layer(
             id: $node->optional('id')?->id() ?? self::freeId($material->id, $taken),
             material: $material,
-            thicknessMm: $node->get('thickness_mm')->positive(5000, 'mm'),
+            thicknessMm: $node->get('thickness_mm')->positive(5000, 'mm', 0.001),
             thicknessTyped: $node->optional('thickness_typed')?->text(40),
             controls: $controls,
             framing: self::framing($node->optional('framing'), $materials),
@@ -150,11 +158,11 @@ final class AssemblyFormat
 
         return new Framing(
             material: $material,
-            fraction: $fraction->number() > 0 && $fraction->number() < 1 ? $fraction->number() : $fraction->refuse('a share of the area above 0 and below 1'),
-            spacingMm: $node->optional('spacing_mm')?->positive(5000, 'mm'),
-            depthMm: $node->optional('depth_mm')?->positive(5000, 'mm'),
-            gaugeMm: $node->optional('gauge_mm')?->positive(100, 'mm'),
-            flangeMm: $node->optional('flange_mm')?->positive(500, 'mm'),
+            fraction: $fraction->number() > 0 && $fraction->number() < 1 ? $fraction->between(0.0001, 0.9999, 'of the area') : $fraction->refuse('a share of the area above 0 and below 1'),
+            spacingMm: $node->optional('spacing_mm')?->positive(5000, 'mm', 1),
+            depthMm: $node->optional('depth_mm')?->positive(5000, 'mm', 1),
+            gaugeMm: $node->optional('gauge_mm')?->positive(100, 'mm', 0.1),
+            flangeMm: $node->optional('flange_mm')?->positive(500, 'mm', 1),
             method: $method,
         );
     }
@@ -167,9 +175,9 @@ final class AssemblyFormat
         $node->object(['per_m2', 'diameter_mm', 'conductivity_w_mk'], ['per_m2', 'diameter_mm', 'conductivity_w_mk']);
 
         return new Fasteners(
-            perM2: $node->get('per_m2')->positive(1000, 'per m²'),
-            diameterMm: $node->get('diameter_mm')->positive(100, 'mm'),
-            conductivity: $node->get('conductivity_w_mk')->positive(1000, 'W/(m·K)'),
+            perM2: $node->get('per_m2')->positive(1000, 'per m²', 0.001),
+            diameterMm: $node->get('diameter_mm')->positive(100, 'mm', 0.1),
+            conductivity: $node->get('conductivity_w_mk')->positive(1000, 'W/(m·K)', 0.001),
         );
     }
 
@@ -182,8 +190,8 @@ final class AssemblyFormat
         }
 
         return $node->has('psi_w_mk')
-            ? Bridge::linear($name, $node->get('psi_w_mk')->between(-1, 20, 'W/(m·K)'), $node->get('m_per_m2')->positive(50, 'm per m²'), $source)
-            : Bridge::point($name, $node->get('chi_w_k')->between(-1, 20, 'W/K'), $node->get('per_m2')->positive(1000, 'per m²'), $source);
+            ? Bridge::linear($name, $node->get('psi_w_mk')->between(-1, 20, 'W/(m·K)'), $node->get('m_per_m2')->positive(50, 'm per m²', 0.001), $source)
+            : Bridge::point($name, $node->get('chi_w_k')->between(-1, 20, 'W/K'), $node->get('per_m2')->positive(1000, 'per m²', 0.001), $source);
     }
 
     private static function exposure(?Node $node): ?Exposure
@@ -191,7 +199,7 @@ final class AssemblyFormat
         $node?->object(['height_m', 'terrain', 'over']);
 
         return $node === null ? null : new Exposure(
-            $node->optional('height_m')?->positive(1000, 'm') ?? 10.0,
+            $node->optional('height_m')?->positive(1000, 'm', 0.1) ?? 10.0,
             $node->optional('terrain')?->word(Exposure::TERRAINS) ?? 'medium',
             $node->optional('over')?->word(Exposure::OVER) ?? 'none',
         );

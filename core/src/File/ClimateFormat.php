@@ -14,7 +14,7 @@ use Apron\Climate\StatedIndoorAir;
 /** Climate, indoor air and conditions as `apron-project/1` writes them. */
 final class ClimateFormat
 {
-    private const COLDEST = -70.0;
+    private const COLDEST = Air::COLDEST;
 
     private const WARMEST = 60.0;
 
@@ -23,7 +23,7 @@ final class ClimateFormat
     {
         $node->object(['name', 'zone', 'design_winter_c', 'months'], ['name', 'months']);
         $zone = $node->optional('zone')?->text(2);
-        if ($zone !== null && preg_match('/^([1-6][ABC]|[78])$/', $zone) !== 1) {
+        if ($zone !== null && preg_match('/^([1-6][ABC]|[78])$/D', $zone) !== 1) {
             $node->get('zone')->refuse('a climate zone: 1 to 6 with A, B or C, or 7 or 8');
         }
         $months = array_map(
@@ -149,7 +149,7 @@ final class ClimateFormat
         return new MoistureProduction(
             self::celsius($node->get('temperature_c')),
             $node->get('production_kg_day')->between(0, 1e5, 'kg of water a day'),
-            $node->get('volume_m3')->positive(1e7, 'm³'),
+            $node->get('volume_m3')->positive(1e7, 'm³', 1),
             $node->get('air_changes_h')->between(0.01, 100, 'air changes an hour'),
         );
     }
@@ -159,7 +159,7 @@ final class ClimateFormat
         return new HumidityClass(
             $node->get('class')->integer(1, 5),
             self::celsius($node->get('temperature_c')),
-            $node->optional('margin')?->positive(3, 'times the upper limit') ?? 1.0,
+            $node->optional('margin')?->positive(3, 'times the upper limit', 0.01) ?? 1.0,
         );
     }
 
@@ -170,6 +170,6 @@ final class ClimateFormat
 
     private static function humidity(Node $node): float
     {
-        return $node->positive(100, '% relative humidity');
+        return $node->positive(100, '% relative humidity', 0.1);
     }
 }

@@ -30,11 +30,18 @@ use Apron\Detail\UnitJoint;
 use Apron\Material\Materials;
 use Apron\Trace\CannotLay;
 use Apron\Trace\Layout;
+use Apron\Trace\Rain;
+use Apron\Trace\Releases;
+use Apron\Trace\RunsInARing;
 
 /** Reads a detail of `apron-project/1`; DetailWriter writes it. */
 final class DetailFormat
 {
     private const LONGEST_MM = 30000.0;
+
+    private const SHORTEST_MM = 0.1;
+
+    private const MOST_PIECES = 400;
 
     private const KEYS = [
         'id', 'title', 'opening', 'facets', 'folds', 'release', 'tolerant', 'unit', 'pieces', 'penetrations', 'fasteners', 'framing', 'gaps',
@@ -68,7 +75,7 @@ final class DetailFormat
             title: $node->get('title')->text(),
             opening: $opening,
             facets: $this->facets,
-            folds: array_map($this->fold(...), $node->optional('folds')?->items() ?? []),
+            folds: $this->folds($node->optional('folds')?->items() ?? []),
             release: $node->has('release') ? $this->facet($node->get('release')) : null,
             tolerant: array_map($this->facet(...), $node->optional('tolerant')?->items() ?? []),
             unit: $unit,
@@ -77,7 +84,7 @@ final class DetailFormat
             fasteners: array_map(fn (Node $n): PlacedFastener => $this->fastener($n, $pieces), $node->optional('fasteners')?->items() ?? []),
             framing: array_map($this->framing(...), $node->optional('framing')?->items() ?? []),
             leastLaps: array_map(fn (Node $n): LeastLap => $this->leastLap($n, $pieces), $node->optional('least_laps')?->items() ?? []),
-            panUpturn: $node->optional('pan_upturn_mm')?->positive(self::LONGEST_MM, 'mm'),
+            panUpturn: $node->optional('pan_upturn_mm')?->positive(self::LONGEST_MM, 'mm', self::SHORTEST_MM),
             steps: array_map($this->step(...), $node->optional('steps')?->items() ?? []),
             generated: $this->generated($node->optional('generated')),
             gaps: $this->gaps($node->optional('gaps')),
@@ -87,8 +94,21 @@ final class DetailFormat
         } catch (CannotLay $e) {
             $this->place($node->get('pieces'), $e->patch)->refuse($e->expected, "$e->patch $e->found");
         }
+        if ($opening !== null && $detail->folds !== []) {
+            $this->demandFoot($node->get('folds'), $detail);
+        }
 
         return $detail;
+    }
+
+    /** Folds of one's own on an opening, whose facets lead into each other by themselves, must not close a ring with them. */
+    private function demandFoot(Node $folds, Detail $detail): void
+    {
+        try {
+            Releases::of(new Rain(new Layout($detail)));
+        } catch (RunsInARing $ring) {
+            $folds->refuse('folds that lead water to a foot', $ring->getMessage());
+        }
     }
 
     /** Where in the file a patch stands. */
@@ -116,15 +136,15 @@ final class DetailFormat
         );
 
         return new Opening(
-            width: $node->get('width_mm')->positive(self::LONGEST_MM, 'mm'),
-            height: $node->get('height_mm')->positive(self::LONGEST_MM, 'mm'),
-            depth: $node->get('depth_mm')->positive(self::LONGEST_MM, 'mm'),
-            margin: $node->get('margin_mm')->positive(self::LONGEST_MM, 'mm'),
+            width: $node->get('width_mm')->positive(self::LONGEST_MM, 'mm', self::SHORTEST_MM),
+            height: $node->get('height_mm')->positive(self::LONGEST_MM, 'mm', self::SHORTEST_MM),
+            depth: $node->get('depth_mm')->positive(self::LONGEST_MM, 'mm', self::SHORTEST_MM),
+            margin: $node->get('margin_mm')->positive(self::LONGEST_MM, 'mm', self::SHORTEST_MM),
             sillPitch: $node->optional('sill_pitch')?->oneOf(SillPitch::class) ?? SillPitch::Out,
             sillFall: $node->optional('sill_fall_mm')?->between(0, 500, 'mm') ?? 0.0,
             backDam: $node->optional('back_dam_mm')?->between(0, 500, 'mm') ?? 0.0,
             headOfWater: $node->optional('head_of_water_mm')?->between(0, 500, 'mm') ?? 0.0,
-            outerBoard: $node->optional('outer_board_mm')?->positive(1000, 'mm') ?? 0.0,
+            outerBoard: $node->optional('outer_board_mm')?->positive(1000, 'mm', self::SHORTEST_MM) ?? 0.0,
         );
     }
 
@@ -170,6 +190,38 @@ final class DetailFormat
         return $rect;
     }
 
+    /**
+     * @param  list<Node>  $rows
+     * @return list<Fold> none of which leads water back to where it came from
+     */
+    private function folds(array $rows): array
+    {
+        $folds = [];
+        $leads = [];
+        foreach ($rows as $row) {
+            $fold = $this->fold($row);
+            if ($fold->from === $fold->to || self::comesBy($leads, $fold->to, $fold->from)) {
+                $row->get('to')->refuse("a facet that water does not come to “{$fold->from}” from: folds in a ring have no foot", "a fold back to “{$fold->to}”");
+            }
+            $leads[$fold->from][] = $fold->to;
+            $folds[] = $fold;
+        }
+
+        return $folds;
+    }
+
+    /** @param  array<string, list<string>>  $leads facets that each facet leads to, in no ring */
+    private static function comesBy(array $leads, string $from, string $to): bool
+    {
+        foreach ($leads[$from] ?? [] as $next) {
+            if ($next === $to || self::comesBy($leads, $next, $to)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     private function fold(Node $node): Fold
     {
         $node->object(['from', 'to', 'at_v'], ['from', 'to', 'at_v']);
@@ -181,7 +233,7 @@ final class DetailFormat
     private function pieces(Node $node): array
     {
         $ids = $patchIds = [];
-        foreach ($node->items(1, 400) as $row) {
+        foreach ($node->items(1, self::MOST_PIECES) as $row) {
             $id = $row->get('id');
             if (isset($ids[$id->id()])) {
                 $id->refuse('an id that no other piece of this detail has');
@@ -222,7 +274,7 @@ final class DetailFormat
             step: $step,
             under: $this->other($node->optional('under'), $ids, $node->get('id')->id()),
             edges: $this->edges($node->optional('edges')),
-            patches: array_map(fn (Node $n): Patch => $this->patch($n, $step, $ids, $node->get('id')->id()), $node->get('patches')->items(1, 400)),
+            patches: array_map(fn (Node $n): Patch => $this->patch($n, $step, $ids, $node->get('id')->id()), $node->get('patches')->items(1, self::MOST_PIECES)),
             cut: $this->cut($node->optional('cut')),
         );
     }
@@ -285,8 +337,8 @@ final class DetailFormat
         $node?->object(['length_mm', 'width_mm'], ['length_mm', 'width_mm']);
 
         return $node === null ? null : new CutSize(
-            $node->get('length_mm')->positive(self::LONGEST_MM * 4, 'mm'),
-            $node->get('width_mm')->positive(self::LONGEST_MM, 'mm'),
+            $node->get('length_mm')->positive(self::LONGEST_MM * 4, 'mm', self::SHORTEST_MM),
+            $node->get('width_mm')->positive(self::LONGEST_MM, 'mm', self::SHORTEST_MM),
         );
     }
 
@@ -390,8 +442,8 @@ final class DetailFormat
         return new LeastLap(
             $node->get('outer')->word($names),
             $node->get('inner')->word($names),
-            $node->optional('horizontal_mm')?->positive(5000, 'mm'),
-            $node->optional('end_mm')?->positive(5000, 'mm'),
+            $node->optional('horizontal_mm')?->positive(5000, 'mm', self::SHORTEST_MM),
+            $node->optional('end_mm')?->positive(5000, 'mm', self::SHORTEST_MM),
         );
     }
 

@@ -42,8 +42,8 @@ final class DetailWriter
             'gaps' => array_map(fn (Gap $g): array => Written::without(['id' => $g->id, 'mouths' => array_map(fn (Mouth $m): array => Written::without(['facet' => $m->facet, 'rect' => $m->rect->toArray(), 'to' => $m->to]), $g->mouths), 'joins' => $g->joins]), $detail->gaps),
             'least_laps' => array_map(fn (LeastLap $lap): array => Written::without(['outer' => $lap->outer, 'inner' => $lap->inner, 'horizontal_mm' => $lap->horizontal, 'end_mm' => $lap->end]), $detail->leastLaps),
             'pan_upturn_mm' => $detail->panUpturn,
-            'steps' => array_map(fn (Step $step): array => Written::without(['number' => $step->number, 'does' => $step->does, 'figures' => $step->figures]), $detail->steps),
-            'generated' => $detail->generated === null ? null : ['generator' => $detail->generated->generator, 'parameters' => $detail->generated->parameters],
+            'steps' => array_map(fn (Step $step): array => Written::without(['number' => $step->number, 'does' => $step->does, 'figures' => $step->figures === [] ? null : (object) $step->figures]), $detail->steps),
+            'generated' => $detail->generated === null ? null : ['generator' => $detail->generated->generator, 'parameters' => (object) $detail->generated->parameters],
         ]);
     }
 

@@ -20,7 +20,8 @@ final class MaterialFormat
     /** the dry cup's figure => the wet cup's, of the same kind */
     private const CUPS = ['vapour_resistance_factor' => 'vapour_resistance_factor_wet', 'sd_m' => 'sd_wet_m', 'permeance_ng_pa_s_m2' => 'permeance_wet_ng_pa_s_m2'];
 
-    private const MOST = ['vapour_resistance_factor' => [1e8, ''], 'sd_m' => [1e6, 'm'], 'permeance_ng_pa_s_m2' => [1e6, 'ng/(Pa·s·m²)']];
+    /** the most, its unit and the least: an air layer opens wider than still air, a metal foil lets next to nothing through */
+    private const MOST = ['vapour_resistance_factor' => [1e8, '', 0.01], 'sd_m' => [1e6, 'm', 1e-5], 'permeance_ng_pa_s_m2' => [1e6, 'ng/(Pa·s·m²)', 1e-5]];
 
     /** @throws FileRefused */
     public static function read(Node $node): Material
@@ -33,25 +34,25 @@ final class MaterialFormat
             id: $node->get('id')->id(),
             name: $node->get('name')->text(),
             family: $node->optional('family')?->id(),
-            conductivity: $node->optional('conductivity_w_mk')?->positive(1000, 'W/(m·K)'),
-            resistance: $node->optional('resistance_m2k_w')?->positive(100, 'm²K/W'),
+            conductivity: $node->optional('conductivity_w_mk')?->positive(1000, 'W/(m·K)', 0.001),
+            resistance: $node->optional('resistance_m2k_w')?->positive(100, 'm²K/W', 0.0001),
             vapourResistanceFactor: $node->optional('vapour_resistance_factor')?->positive(...self::MOST['vapour_resistance_factor']),
             sd: $node->optional('sd_m')?->positive(...self::MOST['sd_m']),
             permeance: $node->optional('permeance_ng_pa_s_m2')?->positive(...self::MOST['permeance_ng_pa_s_m2']),
             wetCup: self::wetCup($node),
-            permeanceCurve: self::curve($node->optional('permeance_curve'), 'rh_pct', [0, 100, '% relative humidity'], 'permeance_ng_pa_s_m2', 1e6, 'ng/(Pa·s·m²)'),
-            conductivityCurve: self::curve($node->optional('conductivity_curve'), 'mean_c', [-70, 90, '°C'], 'conductivity_w_mk', 1000, 'W/(m·K)'),
-            density: $node->optional('density_kg_m3')?->positive(25000, 'kg/m³'),
-            specificHeat: $node->optional('specific_heat_j_kgk')?->positive(10000, 'J/(kg·K)'),
-            sorptionCurve: self::curve($node->optional('sorption_curve'), 'rh_pct', [0, 100, '% relative humidity'], 'water_kg_m3', 1000, 'kg/m³'),
-            freeSaturation: $node->optional('free_saturation_kg_m3')?->positive(1000, 'kg/m³'),
-            waterAbsorption: $node->optional('water_absorption_kg_m2_s05')?->positive(10, 'kg/(m²·s^½)'),
-            safeStore: $node->optional('safe_store_kg_m3')?->positive(1000, 'kg/m³'),
+            permeanceCurve: self::curve($node->optional('permeance_curve'), 'rh_pct', [0, 100, '% relative humidity'], 'permeance_ng_pa_s_m2', [1e6, 'ng/(Pa·s·m²)', 1e-5]),
+            conductivityCurve: self::curve($node->optional('conductivity_curve'), 'mean_c', [-70, 90, '°C'], 'conductivity_w_mk', [1000, 'W/(m·K)', 0.001]),
+            density: $node->optional('density_kg_m3')?->positive(25000, 'kg/m³', 0.1),
+            specificHeat: $node->optional('specific_heat_j_kgk')?->positive(10000, 'J/(kg·K)', 10),
+            sorptionCurve: self::curve($node->optional('sorption_curve'), 'rh_pct', [0, 100, '% relative humidity'], 'water_kg_m3', [1000, 'kg/m³', 1e-6]),
+            freeSaturation: $node->optional('free_saturation_kg_m3')?->positive(1000, 'kg/m³', 0.01),
+            waterAbsorption: $node->optional('water_absorption_kg_m2_s05')?->positive(10, 'kg/(m²·s^½)', 1e-7),
+            safeStore: $node->optional('safe_store_kg_m3')?->positive(1000, 'kg/m³', 0.001),
             airPermeance: $node->optional('air_permeance_l_s_m2')?->between(0, 1e5, 'L/(s·m²) at 75 Pa'),
             shedsWater: $node->optional('sheds_water')?->boolean(),
             backFamily: $node->optional('back_family')?->id(),
             adhesive: $node->optional('adhesive')?->id(),
-            usualThicknessMm: $node->optional('usual_thickness_mm')?->positive(5000, 'mm'),
+            usualThicknessMm: $node->optional('usual_thickness_mm')?->positive(5000, 'mm', 0.001),
             source: self::source($node->optional('source')),
             catalogue: $node->optional('catalogue')?->text(40),
         );
@@ -117,8 +118,11 @@ final class MaterialFormat
         }];
     }
 
-    /** @param  array{float, float, string}  $range  least, most and unit of what it follows */
-    private static function curve(?Node $node, string $at, array $range, string $value, float $most, string $unit): ?Curve
+    /**
+     * @param  array{float, float, string}  $range  least, most and unit of what it follows
+     * @param  array{float, string, float}  $bounds  most, unit and least of what follows
+     */
+    private static function curve(?Node $node, string $at, array $range, string $value, array $bounds): ?Curve
     {
         if ($node === null) {
             return null;
@@ -131,7 +135,7 @@ final class MaterialFormat
                 $row->get($at)->refuse('points in rising order');
             }
             $points[] = $x;
-            $values[] = $row->get($value)->positive($most, $unit);
+            $values[] = $row->get($value)->positive(...$bounds);
         }
 
         return new Curve($points, $values);

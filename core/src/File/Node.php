@@ -9,20 +9,39 @@ final readonly class Node
     {
     }
 
+    /** Nothing in a project file stands deeper; what does is not one. */
+    private const DEEPEST = 64;
+
     /** @throws FileRefused where the text is not JSON */
     public static function parse(string $json): self
     {
+        // Editors of one system begin a file of theirs with a byte order mark.
+        $json = str_starts_with($json, "\xEF\xBB\xBF") ? substr($json, 3) : $json;
         try {
-            return new self(json_decode($json, false, 64, JSON_THROW_ON_ERROR), '');
+            return new self(json_decode($json, false, self::DEEPEST, JSON_THROW_ON_ERROR), '');
         } catch (\JsonException $e) {
             throw new FileRefused('', self::wherefore($json, $e->getMessage()), 'one JSON object in UTF-8');
         }
     }
 
-    /** @param  array<string, mixed>|\stdClass  $value as json_encode would write it */
+    /**
+     * @param  array<string, mixed>|\stdClass  $value as json_encode would write it
+     *
+     * @throws FileRefused where JSON has no way to write it
+     */
     public static function of(array|\stdClass $value, string $pointer = ''): self
     {
-        return new self(json_decode(json_encode($value, JSON_THROW_ON_ERROR), false, 64, JSON_THROW_ON_ERROR), $pointer);
+        try {
+            return new self(json_decode(json_encode($value, JSON_THROW_ON_ERROR), false, self::DEEPEST, JSON_THROW_ON_ERROR), $pointer);
+        } catch (\JsonException $e) {
+            throw new FileRefused($pointer, lcfirst($e->getMessage()), 'finite numbers, text in UTF-8, and no more than '.self::DEEPEST.' levels');
+        }
+    }
+
+    /** What json_decode made of a document, into objects and not arrays. */
+    public static function decoded(\stdClass $value, string $pointer = ''): self
+    {
+        return new self($value, $pointer);
     }
 
     public function refuse(string $expected, ?string $value = null): never
@@ -115,6 +134,9 @@ final readonly class Node
         if (! is_string($this->value) || trim($this->value) === '' || mb_strlen($this->value) > $longest) {
             $this->refuse("text of 1 to $longest characters");
         }
+        if (preg_match('/[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]/', $this->value) === 1) {
+            $this->refuse('text without control characters');
+        }
 
         return $this->value;
     }
@@ -122,7 +144,7 @@ final readonly class Node
     /** A name others refer to: no slash, for it becomes part of a path. */
     public function id(): string
     {
-        if (! is_string($this->value) || preg_match('#^[^/\s\x00-\x1f]{1,80}$#u', $this->value) !== 1) {
+        if (! is_string($this->value) || preg_match('#^[^/\s\x00-\x1f]{1,80}$#uD', $this->value) !== 1) {
             $this->refuse('an id of 1 to 80 characters without spaces or slashes');
         }
 
@@ -144,7 +166,8 @@ final readonly class Node
             $this->refuse('a finite number');
         }
 
-        return (float) $this->value;
+        // JSON knows −0, a drawing does not.
+        return (float) $this->value + 0.0;
     }
 
     public function integer(int $least, int $most): int
@@ -162,12 +185,15 @@ final readonly class Node
         return $this->value;
     }
 
-    /** Above zero and not absurd. */
-    public function positive(float $most, string $unit): float
+    /** Above zero: from the least to the most that there is in the trade. */
+    public function positive(float $most, string $unit, float $least): float
     {
         $number = $this->number();
         if ($number <= 0 || $number > $most) {
             $this->refuse(trim("a number above 0 and up to $most $unit"));
+        }
+        if ($number < $least) {
+            $this->refuse(trim("a number of at least $least and up to $most $unit"));
         }
 
         return $number;

@@ -36,6 +36,6 @@ final class OpeningFormat
     /** @return array<string, mixed> */
     public static function write(ScheduledOpening $row): array
     {
-        return ['id' => $row->id, 'title' => $row->title, 'generator' => $row->generator, 'parameters' => $row->parameters];
+        return ['id' => $row->id, 'title' => $row->title, 'generator' => $row->generator, 'parameters' => (object) $row->parameters];
     }
 }

@@ -37,7 +37,7 @@ final class ProjectFormat
         $materials = new Materials(self::byId($node->optional('materials'), MaterialFormat::read(...)), $catalogue);
 
         $schools = self::schools($project->optional('schools'));
-        $wind = $project->optional('wind_pressure_pa')?->positive(5000, 'Pa');
+        $wind = $project->optional('wind_pressure_pa')?->positive(5000, 'Pa', 0.1);
         $details = self::byId($node->optional('details'), fn (Node $n) => DetailFormat::read($n, $materials));
         $openings = self::byId($node->optional('openings'), fn (Node $n) => OpeningFormat::read($n, $materials, $schools, Project::headOf($wind)), $details);
         $films = SurfaceFilms::from($schools['films'] ?? 'iso');
@@ -68,7 +68,7 @@ final class ProjectFormat
     public static function document(Project $project): array
     {
         $events = $project->site ?? [];
-        usort($events, fn (SiteEvent $a, SiteEvent $b): int => [$a->at, $a->id] <=> [$b->at, $b->id]);
+        usort($events, SiteEvent::order(...));
 
         return Written::without([
             'format' => self::FORMAT,

@@ -2,6 +2,7 @@
 
 namespace Apron\File;
 
+use Apron\Inspection\Asked;
 use Apron\Inspection\EventKind;
 use Apron\Inspection\SiteEvent;
 use Apron\Severity;
@@ -10,8 +11,11 @@ use Apron\Severity;
 final class SiteFormat
 {
     private const KEYS = [
-        'id', 'kind', 'visit', 'at', 'by', 'check', 'value_mm', 'typed', 'holds', 'instrument', 'supersedes', 'fault', 'severity', 'words', 'passes', 'photographs',
+        'id', 'kind', 'visit', 'at', 'by', 'account', 'check', 'value_mm', 'typed', 'holds', 'instrument', 'supersedes', 'fault', 'severity', 'words', 'passes', 'photographs', 'asked',
     ];
+
+    /** Nothing was seen on a site before there were sites to write it down, nor will be for a while. */
+    private const YEARS = [1990, 2099];
 
     /**
      * @return list<SiteEvent>
@@ -63,6 +67,7 @@ final class SiteFormat
             visit: $node->optional('visit')?->id() ?? $id,
             at: self::instant($node->get('at')),
             by: $node->get('by')->text(),
+            account: $node->optional('account')?->id(),
             check: $node->optional('check')?->id(),
             value: $value,
             typed: $node->optional('typed')?->text(40),
@@ -73,7 +78,8 @@ final class SiteFormat
             severity: $node->optional('severity')?->oneOf(Severity::class),
             words: $node->optional('words')?->text(2000),
             passes: $node->optional('passes')?->boolean(),
-            photographs: array_map(self::digest(...), $node->optional('photographs')?->items(0, 40) ?? []),
+            photographs: array_map(self::digest(...), $node->optional('photographs')?->items($kind === EventKind::Photograph ? 1 : 0, 40) ?? []),
+            asked: self::asked($node->optional('asked')),
         );
     }
 
@@ -86,6 +92,7 @@ final class SiteFormat
             'visit' => $event->kind === EventKind::Visit ? null : $event->visit,
             'at' => $event->at,
             'by' => $event->by,
+            'account' => $event->account,
             'check' => $event->check,
             'value_mm' => $event->value,
             'typed' => $event->typed,
@@ -97,7 +104,26 @@ final class SiteFormat
             'words' => $event->words,
             'passes' => $event->passes,
             'photographs' => $event->photographs,
+            'asked' => $event->asked === null ? null : self::writeAsked($event->asked),
         ]);
+    }
+
+    private static function asked(?Node $node): ?Asked
+    {
+        $node?->object(['title', 'least_mm', 'drawn_mm', 'edition'], ['title', 'edition']);
+
+        return $node === null ? null : new Asked(
+            $node->get('title')->text(400),
+            $node->optional('least_mm')?->between(0, 100000, 'mm'),
+            $node->optional('drawn_mm')?->between(0, 100000, 'mm'),
+            $node->get('edition')->text(),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public static function writeAsked(Asked $asked): array
+    {
+        return Written::without(['title' => $asked->title, 'least_mm' => $asked->least, 'drawn_mm' => $asked->drawn, 'edition' => $asked->edition]);
     }
 
     /** @param  array<string, EventKind>  $kinds by id */
@@ -117,8 +143,11 @@ final class SiteFormat
     public static function instant(Node $node): string
     {
         $text = $node->text(40);
-        if (preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?Z$/', $text) !== 1 || strtotime($text) === false) {
+        if (preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d{1,12})?Z$/D', $text) !== 1 || strtotime($text) === false) {
             $node->refuse('a time in UTC such as 2026-03-04T09:30:00Z');
+        }
+        if ((int) $text < self::YEARS[0] || (int) $text > self::YEARS[1]) {
+            $node->refuse(sprintf('a time of the years %d to %d', ...self::YEARS));
         }
 
         return $text;
@@ -128,6 +157,6 @@ final class SiteFormat
     {
         $text = $node->text(64);
 
-        return preg_match('/^[0-9a-f]{64}$/', $text) === 1 ? $text : $node->refuse('a SHA-256 digest, 64 hexadecimal digits');
+        return preg_match('/^[0-9a-f]{64}$/D', $text) === 1 ? $text : $node->refuse('a SHA-256 digest, 64 hexadecimal digits');
     }
 }

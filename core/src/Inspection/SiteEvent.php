@@ -16,6 +16,8 @@ final readonly class SiteEvent
         /** ISO 8601, UTC */
         public string $at,
         public string $by,
+        /** the account that sent it, beside the name it had then; null where an earlier version wrote it */
+        public ?string $account,
         public ?string $check,
         /** mm */
         public ?float $value,
@@ -31,6 +33,21 @@ final readonly class SiteEvent
         public ?string $words,
         public ?bool $passes,
         public array $photographs,
+        /** of a reading; null where an earlier version wrote it */
+        public ?Asked $asked,
     ) {
+    }
+
+    /** Times of one length, so that they sort as text: phones send thousandths of a second and files may not. */
+    public function instant(): string
+    {
+        [$seconds, $fraction] = [substr($this->at, 0, 19), rtrim(substr($this->at, 20), 'Z')];
+
+        return $seconds.'.'.str_pad($fraction, 12, '0');
+    }
+
+    public static function order(self $a, self $b): int
+    {
+        return [$a->instant(), $a->id] <=> [$b->instant(), $b->id];
     }
 }

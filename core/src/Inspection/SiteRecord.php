@@ -13,7 +13,7 @@ final class SiteRecord
     /** @param  list<SiteEvent>  $events */
     public function __construct(array $events)
     {
-        usort($events, fn (SiteEvent $a, SiteEvent $b): int => [$a->at, $a->id] <=> [$b->at, $b->id]);
+        usort($events, SiteEvent::order(...));
         $this->events = $events;
     }
 

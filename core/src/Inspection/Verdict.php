@@ -20,8 +20,11 @@ final readonly class Verdict
     ) {
     }
 
-    /** @param  list<SiteEvent>  $readings */
-    public static function of(Check $check, array $readings): self
+    /**
+     * @param  Check|null  $check  null where it is no longer made: its readings carry what it asked
+     * @param  list<SiteEvent>  $readings
+     */
+    public static function of(?Check $check, array $readings): self
     {
         if ($readings === []) {
             return new self(null, 0, null, null, 0.0);
@@ -34,17 +37,29 @@ final readonly class Verdict
         return new self($worst, count($readings), $values === [] ? null : min($values), $values === [] ? null : array_sum($values) / count($values), $out);
     }
 
-    /** At the least or more passes; half of it or more is a caution; below that it fails. A look holds or fails. */
-    public static function judge(Check $check, SiteEvent $reading): Severity
+    /** By what was asked when it was read; where an earlier version did not note that, by what is asked now. */
+    public static function judge(?Check $check, SiteEvent $reading): Severity
     {
-        if ($check->least === null) {
-            return $reading->holds === true ? Severity::Pass : Severity::Fail;
+        return self::against($reading->asked === null ? $check?->least : $reading->asked->least, $reading);
+    }
+
+    /** What it would be by what is asked today. */
+    public static function today(Check $check, SiteEvent $reading): Severity
+    {
+        return self::against($check->least, $reading);
+    }
+
+    /** At the least or more passes; half of it or more is a caution; below that it fails. A look holds or fails. */
+    private static function against(?float $least, SiteEvent $reading): Severity
+    {
+        if ($least === null) {
+            return $reading->holds === true || ($reading->holds === null && $reading->value !== null) ? Severity::Pass : Severity::Fail;
         }
 
         return match (true) {
             $reading->value === null => Severity::Fail,
-            $reading->value >= $check->least => Severity::Pass,
-            $reading->value >= $check->least / 2 => Severity::Caution,
+            $reading->value >= $least => Severity::Pass,
+            $reading->value >= $least / 2 => Severity::Caution,
             default => Severity::Fail,
         };
     }

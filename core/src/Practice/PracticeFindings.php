@@ -146,7 +146,7 @@ final class PracticeFindings
     /** @return list<Finding> */
     private function doubleBarriers(): array
     {
-        [$retarder, $barrier] = [$this->rules->figure('retarder_ng_pa_s_m2'), $this->rules->figure('barrier_ng_pa_s_m2')];
+        [$retarder, $barrier] = [$this->rules->permeance('retarder'), $this->rules->permeance('barrier')];
         $layers = $this->assembly->reckonedLayers();
         $findings = [];
         foreach ($layers as $i => $layer) {
@@ -166,13 +166,13 @@ final class PracticeFindings
             if (max($inner->permeance(), $outer->permeance()) <= $barrier) {
                 // Every compact roof is one by nature: it lives by being built dry and staying tight.
                 $roof = $this->assembly->kind === AssemblyKind::Roof;
-                $findings[] = new Finding($roof ? 'practice.double-barrier-roof' : 'practice.double-barrier', $roof ? Severity::Caution : Severity::Fail, $subject, $figures, $this->rules->source('barrier_ng_pa_s_m2'));
+                $findings[] = new Finding($roof ? 'practice.double-barrier-roof' : 'practice.double-barrier', $roof ? Severity::Caution : Severity::Fail, $subject, $figures, $this->rules->source('barrier'));
             } elseif ($drying !== null) {
                 $limit = $drying->leak === null ? $this->rules->figure('hardly_dries_g_m2_year') / 1000 : array_sum($drying->leak);
                 $dries = $drying->year() >= $limit;
                 $findings[] = new Finding($dries ? 'practice.double-retarder-dries' : 'practice.double-retarder', $dries ? Severity::Note : Severity::Caution, $subject, $figures + [
                     'dries_g_m2' => 1000 * $drying->year(), 'gets_in_g_m2' => 1000 * $limit,
-                ], $this->rules->source('retarder_ng_pa_s_m2'));
+                ], $this->rules->source('retarder'));
             }
         }
 
@@ -223,7 +223,7 @@ final class PracticeFindings
         }
         $film = $this->tightest(array_slice($layers, 0, $plane));
         foreach (array_slice($layers, $plane) as $layer) {
-            if ($layer->insulates() && $layer->permeance() <= $this->rules->figure('retarder_ng_pa_s_m2') && $film !== null && $film->vapourClass() === VapourClass::I) {
+            if ($layer->insulates() && $layer->permeance() <= $this->rules->permeance('retarder') && $film !== null && $film->vapourClass() === VapourClass::I) {
                 return [new Finding('practice.tight-outside-over-film', Severity::Caution, "$this->subject/layers/$layer->id", [
                     'layer' => $layer->material->name, 'film' => $film->material->name, 'permeance_ng_pa_s_m2' => $layer->permeance(), 'film_ng_pa_s_m2' => $film->permeance(),
                 ], Source::commonPractice('common practice: one vapour control layer, not two'))];
@@ -268,7 +268,7 @@ final class PracticeFindings
         $plane = $this->assessed->airPath->interface;
         $layers = $this->assembly->reckonedLayers();
         $outside = $plane === null ? [] : array_slice($layers, $plane);
-        $foam = array_values(array_filter($outside, fn (Layer $l): bool => $l->insulates() && $l->permeance() <= $this->rules->figure('retarder_ng_pa_s_m2')))[0] ?? null;
+        $foam = array_values(array_filter($outside, fn (Layer $l): bool => $l->insulates() && $l->permeance() <= $this->rules->permeance('retarder')))[0] ?? null;
         if ($school === 'alone' || $foam === null) {
             return [];
         }

@@ -67,16 +67,12 @@ final readonly class Drill
      */
     private static function reordered(Detail $detail, array $at): Detail
     {
-        $pieces = array_map(fn (Piece $p): Piece => new Piece(
-            $p->id, $p->material, $p->kind, $p->role, $p->air, $p->airLayer, $at[$p->step] ?? $p->step, $p->under, $p->edges,
-            array_map(fn (Patch $q): Patch => new Patch($q->id, $q->facet, $q->rect, $q->joined, $at[$q->step] ?? $q->step, $q->under, $q->edges, $q->drain), $p->patches), $p->cut,
+        $pieces = array_map(fn (Piece $p): Piece => $p->withPatches(
+            array_map(fn (Patch $q): Patch => $q->atStep($at[$q->step] ?? $q->step), $p->patches), $at[$p->step] ?? $p->step,
         ), $detail->pieces);
         $steps = array_map(fn (Step $s): Step => new Step($at[$s->number], $s->does, $s->figures), $detail->steps);
         usort($steps, fn (Step $a, Step $b): int => $a->number <=> $b->number);
 
-        return new Detail(
-            $detail->id, $detail->title, $detail->opening, $detail->facets, $detail->folds, $detail->release, $detail->tolerant, $detail->unit, $pieces,
-            $detail->penetrations, $detail->fasteners, $detail->framing, $detail->leastLaps, $detail->panUpturn, $steps, null,
-        );
+        return $detail->withPieces($pieces, $steps);
     }
 }

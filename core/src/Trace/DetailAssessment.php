@@ -43,6 +43,9 @@ final class DetailAssessment
     /** @var list<array{gap: string, facet: string|null, rect: Rect|null, through: list<string>}> where outdoor air gets through the gaps to the room */
     public readonly array $leaks;
 
+    /** @var list<Finding>|null */
+    private ?array $findings = null;
+
     /** @throws CannotLay */
     public function __construct(public readonly Detail $detail, School $school = new School)
     {
@@ -70,15 +73,12 @@ final class DetailAssessment
         return $worst;
     }
 
+    /** The worst of its findings, so that a list of details and the list of findings never say two things; a note where water is recovered. */
     public function severity(): Severity
     {
-        $all = [
-            ...array_map(fn (StripResult $s): Severity => $s->severity, $this->strips), ...array_map(fn (Lap $l): Severity => $l->verdict, $this->laps),
-            ...array_column($this->joints, 'verdict'), ...array_values($this->corners), ...array_values($this->head), ...array_values($this->sill),
-            ...array_map(fn (): Severity => Severity::Caution, $this->unbacked), ...array_map(fn (): Severity => Severity::Fail, $this->threeSided),
-        ];
         $worst = Severity::Pass;
-        foreach ($all as $severity) {
+        $said = [...array_map(fn (Finding $f): Severity => $f->severity, $this->findings()), ...array_map(fn (StripResult $s): Severity => $s->severity, $this->strips)];
+        foreach ($said as $severity) {
             $worst = $severity->rank() < $worst->rank() ? $severity : $worst;
         }
 
@@ -128,6 +128,6 @@ final class DetailAssessment
     /** @return list<Finding> */
     public function findings(): array
     {
-        return (new DetailFindings($this))->all();
+        return $this->findings ??= (new DetailFindings($this))->all();
     }
 }

@@ -2,6 +2,7 @@
 
 namespace Apron\Trace;
 
+use Apron\Deadline;
 use Apron\Detail\Detail;
 use Apron\Detail\Edges;
 use Apron\Detail\Patch;
@@ -21,17 +22,14 @@ final class HalfBuilt
         foreach ($detail->pieces as $piece) {
             $patches = array_values(array_filter($piece->patches, fn (Patch $patch): bool => $patch->step <= $step));
             if ($patches !== []) {
-                $pieces[] = new Piece($piece->id, $piece->material, $piece->kind, $piece->role, $piece->air, $piece->airLayer, $piece->step, $piece->under, $piece->edges, $patches, $piece->cut);
+                $pieces[] = $piece->withPatches($patches);
             }
         }
         $ids = array_map(fn (Piece $piece): string => $piece->id, $pieces);
         $in = $detail->unit?->flange === null ? $step >= self::unitSet($detail) : in_array($detail->unit->flange, $ids, true);
-        $unit = $in ? $detail->unit : null;
+        $built = $detail->withPieces($pieces);
 
-        return new Detail(
-            $detail->id, $detail->title, $detail->opening, $detail->facets, $detail->folds, $detail->release, $detail->tolerant, $unit, $pieces,
-            $detail->penetrations, $detail->fasteners, $detail->framing, $detail->leastLaps, $detail->panUpturn, $detail->steps, null,
-        );
+        return $in ? $built : $built->withoutUnit();
     }
 
     /** The step that sets a unit without flange, which no piece tells of; from the first on where none of the steps says so. */
@@ -66,6 +64,7 @@ final class HalfBuilt
         ksort($steps);
         $states = [];
         foreach (array_keys($steps) as $step) {
+            Deadline::check();
             $built = self::after($detail, $step);
             $strips = Releases::of(new Rain(new Layout($built)));
             [$worst, $wets, $safe] = [Outcome::Shed, [], true];
@@ -130,11 +129,9 @@ final class HalfBuilt
     {
         $last = max([0, ...array_map(fn (Patch $q): int => $q->step, array_merge(...array_map(fn (Piece $p): array => $p->patches, $built->pieces)))]) + 1;
         $hung = new Piece('cover', ($built->pieces[0] ?? null)->material ?? throw new \LogicException('a wall with nothing on it'), PieceKind::Sheet, null, false, false, $last, null, new Edges, array_map(fn (string $facet): Patch => new Patch("cover.$facet", $facet, $sheets[$facet], ['cover'], $last, null, new Edges, false), array_keys($sheets)), null);
-        $covered = new Detail(
-            $built->id, $built->title, $built->opening, $built->facets, $built->folds, $built->release, $built->tolerant, $built->unit, [...$built->pieces, $hung],
-            $built->penetrations, $built->fasteners, $built->framing, $built->leastLaps, $built->panUpturn, $built->steps, null,
-        );
+        $covered = $built->withPieces([...$built->pieces, $hung]);
         // What runs down the outside of the sheet comes by every interval below it: the top alone is asked.
+        Deadline::check();
         foreach (Releases::of(new Rain(new Layout($covered)), false) as $strip) {
             if ($strip->severity === Severity::Fail) {
                 return false;

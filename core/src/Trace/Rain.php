@@ -2,6 +2,7 @@
 
 namespace Apron\Trace;
 
+use Apron\Deadline;
 use Apron\Detail\Edge;
 use Apron\Detail\Opening;
 use Apron\Detail\PieceKind;
@@ -31,6 +32,13 @@ final class Rain
 
     /** @var array<int, int> by place: the least number of edges that must fail before harm; PHP_INT_MAX where none does */
     private array $defence = [];
+
+    /** @var array<int, true> places whose way is being followed just now */
+    private array $passing = [];
+
+    private int $entered = 0;
+
+    private const LOOK_AT_THE_CLOCK = 256;
 
     public function __construct(public readonly Layout $layout, public readonly School $school = new School)
     {
@@ -125,6 +133,7 @@ final class Rain
         if (isset($this->fates[$key])) {
             return $this->fates[$key];
         }
+        $this->enter($key, $place[0]);
         $way = $this->ways($place)[0];
         $fate = 0;
         foreach ($way->events as [$outcome]) {
@@ -135,6 +144,8 @@ final class Rain
             // Where it parts the worse branch counts: the one with the higher bit.
             $beyond = max($beyond, $this->fate($next) | ($this->wetsOnLanding($place, $way, $next) ? 1 << $this->wet($next[0])->rank() : 0));
         }
+
+        unset($this->passing[$key]);
 
         return $this->fates[$key] = $fate | $beyond;
     }
@@ -188,6 +199,7 @@ final class Rain
         if ($place[3] === -1 && $this->wet($place[0])->harms()) {
             return $this->defence[$key] = 0;
         }
+        $this->enter($key, $place[0]);
         $least = PHP_INT_MAX;
         foreach ($this->ways($place) as $way) {
             if ($way->harms()) {
@@ -201,7 +213,25 @@ final class Rain
             }
         }
 
+        unset($this->passing[$key]);
+
         return $this->defence[$key] = $least;
+    }
+
+    /**
+     * Water that comes by a place twice goes round for ever.
+     *
+     * @throws RunsInARing
+     */
+    private function enter(int $key, string $facet): void
+    {
+        if (isset($this->passing[$key])) {
+            throw new RunsInARing($facet);
+        }
+        $this->passing[$key] = true;
+        if (++$this->entered % self::LOOK_AT_THE_CLOCK === 0) {
+            Deadline::check();
+        }
     }
 
     /** @param  array{string, int, int, int}  $place */

@@ -7,25 +7,75 @@ export class Refused extends Error {
   ) {
     super(message);
   }
+
+  /** The same content sent again would be refused again; a server that is busy or down may take it later. */
+  get forGood(): boolean {
+    return this.status < 500 && ![401, 408, 419, 423, 429].includes(this.status);
+  }
+}
+
+/** No whole answer came: no signal, no server, or an answer that was cut off on its way. */
+export class Unanswered extends Error {
+  constructor(message = 'The server does not answer.') {
+    super(message);
+  }
+}
+
+/** A request given up by the page itself, which is no failure and needs no words. */
+export function givenUp(error: unknown): boolean {
+  return error instanceof DOMException && error.name === 'AbortError';
+}
+
+/** What to tell a person of a failure. */
+export function wordsOf(error: unknown): string {
+  return error instanceof Error && error.message !== '' ? error.message : 'The server does not answer.';
 }
 
 function token(): string {
   return decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? '');
 }
 
+/**
+ * Asks the server.
+ *
+ * @throws Refused where it said no, Unanswered where no whole answer came, and an AbortError where the page gave up: an answer
+ *   that was cut off is never taken for one.
+ */
 export async function call<T>(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
   const form = body instanceof FormData;
   const headers: Record<string, string> = { Accept: 'application/json', 'X-XSRF-TOKEN': token() };
   if (body !== undefined && !form) headers['Content-Type'] = 'application/json';
-  const response = await fetch(`/api${path}`, { method, headers, body: form ? body : body === undefined ? null : JSON.stringify(body), signal: signal ?? null });
-  if (response.status === 204) return undefined as T;
-  const answer = await response.json().catch(() => ({ message: response.statusText }));
-  if (response.status === 401 && path !== '/me' && path !== '/sign-in') window.location.assign('/sign-in');
-  if (!response.ok) throw new Refused(response.status, answer.message ?? response.statusText, answer);
+  const sent = form ? body : body === undefined ? null : JSON.stringify(body);
+  let status: number;
+  let text: string;
+  try {
+    const response = await fetch(`/api${path}`, { method, headers, body: sent, signal: signal ?? null });
+    status = response.status;
+    text = await response.text();
+  } catch (error) {
+    if (givenUp(error) || signal?.aborted) throw givenUp(error) ? error : new DOMException('given up', 'AbortError');
+    throw new Unanswered();
+  }
+  if (status === 401 && path !== '/me' && path !== '/sign-in') window.location.assign('/sign-in');
+  if (status === 204) return undefined as T;
+  const answer = readJson(text);
+  if (status >= 400) {
+    const said = (answer ?? {}) as Refused['body'] & { message?: string };
+    throw new Refused(status, said.message || `The server stopped at this (${status}).`, said);
+  }
+  if (answer === undefined) throw new Unanswered('The answer came damaged; it is asked for again.');
   return answer as T;
 }
 
-export const get = <T>(path: string) => call<T>('GET', path);
+function readJson(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}
+
+export const get = <T>(path: string, signal?: AbortSignal) => call<T>('GET', path, undefined, signal);
 export const post = <T>(path: string, body?: unknown, signal?: AbortSignal) => call<T>('POST', path, body ?? {}, signal);
 export const put = <T>(path: string, body: unknown) => call<T>('PUT', path, body);
-export const remove = (path: string) => call<undefined>('DELETE', path);
+export const remove = (path: string, body?: unknown) => call<undefined>('DELETE', path, body);

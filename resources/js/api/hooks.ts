@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { useUnits } from '../ui/units';
 import { get } from './client';
@@ -8,7 +8,7 @@ export function useProjectId(): string {
   return useParams().project ?? '';
 }
 
-export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => get<{ name: string; role: string }>('/me'), retry: false });
+export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => get<{ id: string; name: string; role: string }>('/me'), retry: false });
 export const useClimates = () => useQuery({ queryKey: ['climates'], queryFn: () => get<Climate[]>('/climates') });
 
 export function useDocuments() {
@@ -59,13 +59,4 @@ export function useReports() {
     queryFn: () => get<ReportState[]>(`/projects/${id}/reports`),
     refetchInterval: (query) => (query.state.data?.some((r) => r.state === 'queued' || r.state === 'printing') ? 500 : false),
   });
-}
-
-/** After something was saved: all that is reckoned from it is asked for again. */
-export function useRefresh() {
-  const client = useQueryClient();
-  const id = useProjectId();
-  return () => {
-    for (const key of ['project', 'assessment', 'sequence', 'site', 'materials']) void client.invalidateQueries({ queryKey: [key, id] });
-  };
 }

@@ -49,6 +49,18 @@ export interface Doc<T> {
   key: string;
   revision: number;
   content: T;
+  /** why it can no longer be read, where it cannot */
+  broken?: string | null;
+  /** the id that its last save was sent with */
+  save?: string | null;
+}
+
+/** A document as one save left it; without content where it was removed. */
+export interface Revision {
+  number: number;
+  at: string;
+  by: string;
+  content: Record<string, unknown> | null;
 }
 
 export interface ReportState {
@@ -56,6 +68,15 @@ export interface ReportState {
   state: 'queued' | 'printing' | 'done' | 'failed' | 'cancelled';
   percent: number;
   doing: string;
+  by: string;
+  at: string;
+}
+
+export interface RemovedDocument {
+  kind: string;
+  key: string;
+  revision: number;
+  name: string;
   by: string;
   at: string;
 }

@@ -1,34 +1,45 @@
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { remove } from '../api/client';
-import { useProjectId, useRefresh } from '../api/hooks';
-import { Sheet } from './Frame';
+import { remove, wordsOf } from '../api/client';
+import { useProjectId } from '../api/hooks';
+import { projectChanged } from '../api/queries';
+import { Dialog } from './Dialog';
+import { forgetDraft } from './draft';
 
-/** Takes an assembly, a detail or a material out of the project, after asking: this is not undone. */
-export function RemoveDocument({ kind, id, name, lost, after }: { kind: 'assembly' | 'detail' | 'opening' | 'material'; id: string; name: string; lost: string; after: string }) {
+interface Props {
+  kind: 'assembly' | 'detail' | 'opening' | 'material';
+  id: string;
+  /** the revision that is looked at: one that somebody else changed meanwhile is not removed unseen */
+  revision: number;
+  name: string;
+  lost: string;
+  after: string;
+}
+
+/** Takes an assembly, a detail or a material out of the project, after asking. It can be brought back from the brief. */
+export function RemoveDocument({ kind, id, revision, name, lost, after }: Props) {
   const project = useProjectId();
-  const refresh = useRefresh();
   const navigate = useNavigate();
   const [asking, setAsking] = useState(false);
-  const [why, setWhy] = useState<string | null>(null);
-  const go = async () => {
-    try {
-      await remove(`/projects/${project}/documents/${kind}/${encodeURIComponent(id)}`);
+  const removal = useMutation({
+    mutationFn: () => remove(`/projects/${project}/documents/${kind}/${encodeURIComponent(id)}`, { revision }),
+    onSuccess: async () => {
       setAsking(false);
-      refresh();
-      navigate(after);
-    } catch (error) {
-      setWhy(error instanceof Error ? error.message : 'The server does not answer.');
-    }
-  };
+      forgetDraft(project, kind, id);
+      await projectChanged(project);
+      void navigate(after);
+    },
+  });
   return (
     <>
-      <button className="link text-faint" onClick={() => setAsking(true)}>remove</button>
-      <Sheet open={asking} close={() => setAsking(false)} title={`Remove “${name}”?`}>
-        <p className="mb-3">This cannot be undone. {lost}</p>
-        {why && <p role="alert" className="mb-2 text-fail">{why}</p>}
-        <button className="act mr-2" onClick={() => void go()}>Remove it</button><button className="act" onClick={() => setAsking(false)}>Keep it</button>
-      </Sheet>
+      <button className="link text-faint" onClick={() => { removal.reset(); setAsking(true); }}>remove</button>
+      <Dialog open={asking} close={() => setAsking(false)} title={`Remove “${name}”?`}>
+        <p className="mb-3">{lost} It can be brought back from the page Brief, under “removed”.</p>
+        {removal.isError && <p role="alert" className="mb-2 whitespace-pre-line text-fail">{wordsOf(removal.error)}</p>}
+        <button className="act mr-2" disabled={removal.isPending} onClick={() => removal.mutate()}>Remove it</button>
+        <button className="act" onClick={() => setAsking(false)}>Keep it</button>
+      </Dialog>
     </>
   );
 }

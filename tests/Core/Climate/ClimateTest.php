@@ -137,3 +137,17 @@ it('gets indoor air from moisture given off and ventilation (ideal gas; arithmet
     $air = (new MoistureProduction(20, 10, 300, 0.5))->during(0, new Month(0, 80));
     expect($air['pressure'] - 0.8 * Air::saturation(0))->toEqualWithDelta(375.80, 0.01)->and($air['celsius'])->toBe(20.0);
 });
+
+it('takes a first column for the calendar only where all twelve count the months', function () {
+    $month = fn (array $first): string => implode("\n", array_map(fn (float|int $c): string => "$c,55,60", $first));
+    $read = fn (string $table): array => array_map(fn ($m): array => [$m->celsius, $m->humidity, $m->rain], MonthTable::read($table, 'x')->months);
+    // A January of 1.0 °C and an October of 10 are weather.
+    $weather = $read($month([1, 3, 6, 8, 12, 16, 18, 17, 14, 10, 6, 2]));
+    expect($weather[0])->toBe([1.0, 55.0, 60.0])->and($weather[9])->toBe([10.0, 55.0, 60.0]);
+    $numbered = $read(implode("\n", array_map(fn (int $m): string => "$m,-5,80,40", range(1, 12))));
+    expect($numbered[11])->toBe([-5.0, 80.0, 40.0]);
+});
+
+it('refuses air that no formula speaks of', function () {
+    expect(fn () => Apron\Climate\Air::saturation(-300))->toThrow(RangeException::class)->and(fn () => Apron\Climate\Air::dewPoint(0))->toThrow(RangeException::class);
+});

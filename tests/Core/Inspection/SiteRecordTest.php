@@ -67,3 +67,28 @@ it('asks of an opening what it draws, against the least it names', function () {
         'o4.head-strip-past-jamb.left' => [7, 50.0, 50.0], 'o4.flap-over-head-strip' => [8, 120.0, 100.0], 'o4.slit-tape-side.right' => [9, 75.0, 50.0], 'o4.bottom-flange-open' => [5, null, null],
     ]);
 });
+
+it('judges a reading by what was asked when it was read, whatever is asked today', function () {
+    $asked = fn (?float $least): array => ['title' => 'upturn of the pan', 'edition' => 'core 4'] + ($least === null ? [] : ['least_mm' => $least, 'drawn_mm' => 80]);
+    [$failed, $passed, $older] = events(
+        ['id' => 'a', 'kind' => 'reading', 'check' => 'o.lap', 'value_mm' => 80, 'asked' => $asked(100.0)],
+        ['id' => 'b', 'kind' => 'reading', 'check' => 'o.lap', 'value_mm' => 55, 'asked' => $asked(50.0)],
+        ['id' => 'c', 'kind' => 'reading', 'check' => 'o.lap', 'value_mm' => 80],
+    );
+    $today = new Check('o.lap', 'o', 'pan-upturn', '', 1, 80.0, 75.0, null);
+    expect([Verdict::judge($today, $failed), Verdict::today($today, $failed)])->toBe([Severity::Caution, Severity::Pass])
+        ->and([Verdict::judge($today, $passed), Verdict::today($today, $passed)])->toBe([Severity::Pass, Severity::Caution])
+        ->and(Verdict::judge($today, $older))->toBe(Severity::Pass)
+        // Its detail is gone and the evidence stands.
+        ->and(Verdict::judge(null, $failed))->toBe(Severity::Caution)
+        ->and(SiteFormat::write($failed)['asked'])->toBe(['title' => 'upturn of the pan', 'least_mm' => 100.0, 'drawn_mm' => 80.0, 'edition' => 'core 4']);
+});
+
+it('takes thousandths of a second in their order: a fault repaired in the second in which it was raised is repaired', function () {
+    $record = new SiteRecord(events(
+        ['id' => 'v1', 'kind' => 'visit', 'at' => '2026-05-01T08:00:00Z'],
+        ['id' => 'f2', 'kind' => 'fault-repaired', 'fault' => 'f1', 'words' => 'patched', 'at' => '2026-05-01T10:00:00.400Z'],
+        ['id' => 'f1', 'kind' => 'fault-raised', 'severity' => 'fail', 'words' => 'short', 'at' => '2026-05-01T10:00:00Z'],
+    ));
+    expect($record->faults()[0]->state())->toBe('repaired');
+});

@@ -146,3 +146,16 @@ it('holds more water for longer in a plank than in a strand board of the same wa
 it('takes for insulation what conducts no better than the figure, and no air layer', function (array $layer, bool $insulates) {
     expect(wall([[0.25, 10, 12.5], $layer])->layers[1]->insulates())->toBe($insulates);
 })->with([[[0.065, 1, 100], true], [[0.0651, 1, 100], false], [[0.03, 1, 100, ['air' => 'still']], false]]);
+
+it('takes a film of one perm for a retarder and one of a tenth for a barrier, however they are typed', function (string $typed, string $code) {
+    $permeance = (new Apron\Quantity\QuantityReader(Apron\Quantity\UnitSystem::US))->read($typed, Apron\Quantity\Dimension::Permeance)->value;
+    $film = ['name' => 'film', 'conductivity_w_mk' => 0.3, 'permeance_ng_pa_s_m2' => $permeance];
+    $file = wallFile([[0.25, 10, 12.7], [0.04, 1, 140], [0.13, 50, 11]]);
+    $file['materials'] = [...$file['materials'], ['id' => 'in'] + $film, ['id' => 'out'] + $film];
+    $file['materials'][2]['family'] = 'osb';
+    $layers = $file['assemblies'][0]['layers'];
+    $file['assemblies'][0]['layers'] = [$layers[0], ['material' => 'in', 'thickness_mm' => 0.2], $layers[1], $layers[2], ['material' => 'out', 'thickness_mm' => 0.2]];
+    $project = readProject($file);
+    $codes = array_map(fn ($f) => $f->code, (new Apron\Assembly\AssemblyAssessment($project, $project->assemblies[0]))->findings());
+    expect(array_filter($codes, fn (string $c): bool => str_starts_with($c, $code)))->not->toBe([]);
+})->with([['1 perm', 'practice.double-retarder'], ['0.1 perm', 'practice.double-barrier']]);

@@ -1,11 +1,16 @@
+import { useMutation } from '@tanstack/react-query';
 import { useEffect, useMemo, useState, type KeyboardEvent } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { ulid } from 'ulid';
 import { useDocuments, useMaterials, useProjectId } from '../../api/hooks';
-import { post, put, Refused } from '../../api/client';
+import { wordsOf } from '../../api/client';
+import { createDocument } from '../../api/documents';
+import { useLive } from '../../api/live';
 import type { Assembly, Assessment, Control, Doc, Layer, Material } from '../../api/types';
 import { MonthStrips } from '../../drawing/MonthStrips';
 import { Section } from '../../drawing/Section';
+import { BrokenDocument } from '../../ui/BrokenDocument';
+import { Chooser } from '../../ui/Chooser';
 import { Frame } from '../../ui/Frame';
 import { useKeys } from '../../ui/keys';
 import { useThread } from '../../ui/threads';
@@ -13,7 +18,7 @@ import { useDraft } from '../../ui/useDraft';
 import { useUnits } from '../../ui/units';
 import { CurePanel } from './CurePanel';
 import { Examples } from './Examples';
-import { freeId } from './freeId';
+import { freeId } from '../../ui/freeId';
 import { LayerBench } from './LayerBench';
 import { MaterialPicker } from './MaterialPicker';
 import { Reckoning } from './Reckoning';
@@ -23,6 +28,16 @@ const OWN_KEYS: [string, string][] = [
   ['c', 'what would clear the worst finding'], ['m', 'another material for it'], ['n', 'a new layer outside of it'], ['Delete', 'take it out'], ['Shift+W A V H', 'the layer carries this control, or no longer'],
 ];
 
+/** What a new assembly begins with: two layers to build on. */
+const FIRST_WALL: Omit<Assembly, 'id' | 'name'> = {
+  kind: 'wall',
+  layers: [
+    { id: 'l1', material: 'gypsum-board', thickness_mm: 12.7 },
+    { id: 'l2', material: 'mineral-wool-board', thickness_mm: 100, controls: ['heat'] },
+  ],
+};
+const STEMS: Record<Assembly['kind'], string> = { wall: 'w', roof: 'r', floor: 'f', foundation: 'b' };
+
 export default function Assemblies() {
   const documents = useDocuments();
   const { key } = useParams();
@@ -31,37 +46,50 @@ export default function Assemblies() {
   const all = documents.data?.assemblies as Doc<Assembly>[] | undefined;
   const doc = all?.find((d) => d.key === key) ?? (key === undefined ? all?.[0] : undefined);
   const mayEdit = documents.data?.may_edit ?? false;
-
   const [showing, setShowing] = useState(false);
+  const place = (id: string) => `/p/${project}/assemblies/${encodeURIComponent(id)}`;
 
-  const begin = async (from?: Assembly) => {
-    const id = freeId(all?.map((d) => d.key) ?? [], from === undefined || from.kind === 'wall' ? 'w' : from.kind === 'roof' ? 'r' : from.kind === 'floor' ? 'f' : 'b');
-    const content: Assembly = from ? { ...from, id } : { id, name: `Wall ${id.slice(1)}`, kind: 'wall', layers: [{ id: 'l1', material: 'gypsum-board', thickness_mm: 12.7 }, { id: 'l2', material: 'mineral-wool-board', thickness_mm: 100, controls: ['heat'] }] };
-    await put(`/projects/${project}/documents/assembly/${content.id}`, { revision: 0, content });
-    await documents.refetch();
-    navigate(`/p/${project}/assemblies/${content.id}`);
-  };
+  const begin = useMutation({
+    mutationFn: (from: Assembly | null) =>
+      createDocument(project, all?.map((d) => d.key) ?? [], (taken) => freeId(taken, STEMS[from?.kind ?? 'wall']), (id) => {
+        const content = from ? { ...from, id } : { ...FIRST_WALL, id, name: `Wall ${id.slice(1)}` };
+        return Promise.resolve({ kind: 'assembly', content });
+      }),
+    onSuccess: (id) => void navigate(place(id)),
+  });
 
   const list = (
-    <div className="flex flex-wrap gap-x-4 text-[12px]">
-      {all?.map((d) => <Link key={d.key} to={`/p/${project}/assemblies/${d.key}`} aria-current={d === doc ? 'page' : undefined} className={d === doc ? 'font-bold' : 'link text-faint'}>{d.key} {d.content.name}</Link>)}
-      {mayEdit && <button className="link" onClick={() => void begin()}>new assembly</button>}
-      {mayEdit && <button className="link" onClick={() => setShowing(true)}>from an example</button>}
-      {doc && <Link className="link" to={`/p/${project}/assemblies/${doc.key}/beside`}>side by side</Link>}
-      {doc && <Link className="link" to={`/p/${project}/assemblies/${doc.key}/climates`}>over climates</Link>}
+    <div className="flex flex-wrap items-baseline gap-x-4 text-[12px]">
+      <Chooser
+        choices={all?.map((d) => ({ key: d.key, name: d.content.name, kind: d.content.kind })) ?? []} current={doc?.key}
+        section="assemblies" what="assemblies" to={place}
+      />
+      {mayEdit && <button className="link" disabled={begin.isPending} onClick={() => begin.mutate(null)}>new assembly</button>}
+      {mayEdit && <button className="link" disabled={begin.isPending} onClick={() => setShowing(true)}>from an example</button>}
+      {doc && <Link className="link" to={`${place(doc.key)}/beside`}>side by side</Link>}
+      {doc && <Link className="link" to={`${place(doc.key)}/climates`}>over climates</Link>}
       <Link className="link" to={`/p/${project}/materials`}>materials</Link>
-      <Examples open={showing} close={() => setShowing(false)} choose={(example) => { setShowing(false); void begin(example.assembly); }} />
+      {begin.isError && <p role="alert" className="w-full text-fail">{wordsOf(begin.error)}</p>}
+      <Examples open={showing} close={() => setShowing(false)} choose={(example) => { setShowing(false); begin.mutate(example.assembly); }} />
     </div>
   );
   if (!doc) {
     return (
       <Frame sheet="2 Assemblies" reckoning={null} keys={OWN_KEYS}>
-        <div className="px-14 py-6">{list}<h1 className="my-3 text-lg font-bold">Assemblies</h1>{documents.data && <p className="max-w-[40rem] text-[15px]">{key ? `There is no assembly “${key}” in this project.` : 'No wall or roof yet. Begin with two layers and build it up on the drawing, inside to outside.'}</p>}</div>
+        <div className="px-14 py-6 max-sm:px-4">
+          {list}
+          <h1 className="my-3 text-lg font-bold">Assemblies</h1>
+          {documents.isError && <p role="alert" className="text-fail">{wordsOf(documents.error)}</p>}
+          {documents.data && <p className="max-w-[40rem] text-[15px]">{key ? `There is no assembly “${key}” in this project.` : NO_WALL}</p>}
+        </div>
       </Frame>
     );
   }
+  if (doc.broken) return <Frame sheet={`2 Assembly ${doc.key}`} reckoning={null} keys={OWN_KEYS}><BrokenDocument {...{ doc, mayEdit }}>{list}</BrokenDocument></Frame>;
   return <AssemblySheet key={doc.key} doc={doc} list={list} mayEdit={mayEdit} />;
 }
+
+const NO_WALL = 'No wall or roof yet. Begin with two layers and build it up on the drawing, inside to outside.';
 
 function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React.ReactNode; mayEdit: boolean }) {
   const draft = useDraft(doc, mayEdit);
@@ -75,10 +103,10 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
   const [selected, setSelected] = useState<number | null>(null);
   const [seed, setSeed] = useState<string>();
   const [picking, setPicking] = useState<'new' | 'change' | null>(null);
-  const [assessed, setAssessed] = useState<Assessment>();
-  const [why, setWhy] = useState<string | null>(null);
   const [curing, setCuring] = useState<string | null>(null);
   const asked = params.get('layer');
+  const live = useLive<Assessment>({ path: `/projects/${project}/assess`, body: { kind: 'assembly', content: assembly, units } });
+  const assessed = live.answer;
 
   useEffect(() => {
     const at = assembly.layers.findIndex((l) => l.id === asked);
@@ -86,17 +114,6 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
     // only when a finding led here, not at every edit
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [asked]);
-
-  useEffect(() => {
-    const stop = new AbortController();
-    post<Assessment>(`/projects/${project}/assess`, { kind: 'assembly', content: assembly, units }, stop.signal)
-      .then((answer) => {
-        setAssessed(answer);
-        setWhy(null);
-      })
-      .catch((error: unknown) => { if (error instanceof Refused) setWhy(error.message); });
-    return () => stop.abort();
-  }, [assembly, project, units]);
 
   const at = selected === null ? null : Math.min(selected, assembly.layers.length - 1);
   const layer = at === null ? undefined : assembly.layers[at];
@@ -156,8 +173,8 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
   const worst = assessed?.findings.find((f) => f.severity === 'fail' || f.severity === 'caution');
   useKeys({ c: () => { if (worst) setCuring(worst.key); } });
   return (
-    <Frame sheet={`2 Assembly ${assembly.id}`} keys={OWN_KEYS} reckoning={<Reckoning {...{ assembly, figures, layer, at, materials, draft, mayEdit }} findings={assessed?.findings ?? []} refused={why} cure={setCuring} />}>
-      <div className="px-6 py-3">
+    <Frame sheet={`2 Assembly ${assembly.id}`} keys={OWN_KEYS} reckoning={<Reckoning {...{ assembly, figures, layer, at, materials, draft, mayEdit }} findings={assessed?.findings ?? []} old={live.old} refused={live.why} cure={setCuring} />}>
+      <div className="px-6 py-3 max-sm:px-3" data-old={live.old}>
         {list}
         <label className="sr-only" htmlFor="assembly-name">Name</label>
         <input id="assembly-name" className="mt-1 w-full border-transparent bg-transparent text-[17px] font-bold" value={assembly.name} disabled={!mayEdit} maxLength={200} onChange={(e) => { if (e.target.value.trim() !== '') draft.change({ ...assembly, name: e.target.value }, 'name'); }} />
@@ -166,7 +183,7 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
         </Focused>
         {curing !== null
           ? <CurePanel assembly={assembly} finding={curing} mayEdit={mayEdit} apply={(content) => { draft.change(content); setCuring(null); focusLayer(); }} close={() => { setCuring(null); focusLayer(); }} />
-          : <><LayerBench {...{ assembly, layer, at, materials, mayEdit, seed, setLayer, move, take, carry }} onSeeded={() => setSeed(undefined)} onDone={focusLayer} pick={setPicking} change={draft.change} after={`/p/${project}/assemblies`} />
+          : <><LayerBench {...{ assembly, layer, at, materials, mayEdit, seed, setLayer, move, take, carry }} onSeeded={() => setSeed(undefined)} onDone={focusLayer} pick={setPicking} change={draft.change} revision={doc.revision} after={`/p/${project}/assemblies`} />
         {figures && <MonthStrips {...{ assembly, figures, materials, units }} />}</>}
       </div>
       <MaterialPicker open={picking !== null} title={picking === 'new' ? 'A new layer of' : 'Make this layer of'} materials={materialList.data ?? []} choose={choose} close={() => setPicking(null)} focusBack={focusLayer} />

@@ -1,6 +1,8 @@
+import { useMutation } from '@tanstack/react-query';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useState } from 'react';
-import { put } from '../../api/client';
+import { wordsOf } from '../../api/client';
+import { createDocument } from '../../api/documents';
 import { useAssessment, useDocuments, useMaterials, useProjectId } from '../../api/hooks';
 import type { Assembly, AssemblyFigures, Doc, Finding, Material, Units } from '../../api/types';
 import { Hatch } from '../../drawing/Hatch';
@@ -8,7 +10,7 @@ import { show } from '../../quantity/show';
 import { Frame } from '../../ui/Frame';
 import { SeverityMark, severityWord } from '../../ui/severity';
 import { useUnits } from '../../ui/units';
-import { freeId } from './freeId';
+import { freeId } from '../../ui/freeId';
 
 const BAND = { width: 560, height: 112, top: 10 };
 
@@ -22,7 +24,7 @@ export default function Beside() {
   const { key } = useParams();
   const { units } = useUnits();
   const [more, setMore] = useState<string[]>([]);
-  const all = (documents.data?.assemblies ?? []) as Doc<Assembly>[];
+  const all = ((documents.data?.assemblies ?? []) as Doc<Assembly>[]).filter((d) => !d.broken);
   const asked = all.find((d) => d.key === key);
   const base = all.find((d) => d.key === (asked?.content.variant_of ?? key)) ?? asked;
   const mayEdit = documents.data?.may_edit ?? false;
@@ -31,14 +33,12 @@ export default function Beside() {
   const figures = (id: string) => assessment.data?.assemblies?.find((a) => a.id === id);
   const findings = (id: string) => (assessment.data?.findings ?? []).filter((f) => f.subject === `assemblies/${id}` || f.subject.startsWith(`assemblies/${id}/`));
 
-  const addVariant = async () => {
-    if (!base) return;
-    const id = freeId(all.map((d) => d.key), `${base.key}.`);
-    const content: Assembly = { ...base.content, id, name: `${base.content.name}, variant`, variant_of: base.key };
-    await put(`/projects/${project}/documents/assembly/${id}`, { revision: 0, content });
-    await documents.refetch();
-    navigate(`/p/${project}/assemblies/${id}`);
-  };
+  const addVariant = useMutation({
+    mutationFn: (of: Doc<Assembly>) =>
+      createDocument(project, all.map((d) => d.key), (taken) => freeId(taken, `${of.key}.`), (id) =>
+        Promise.resolve({ kind: 'assembly', content: { ...of.content, id, name: `${of.content.name}, variant`, variant_of: of.key } })),
+    onSuccess: (id) => void navigate(`/p/${project}/assemblies/${id}`),
+  });
 
   if (!base) return <Frame sheet="2 Side by side" reckoning={null}><p className="px-14 py-6">{documents.data ? `There is no assembly “${key}” in this project.` : 'opening the sheet …'}</p></Frame>;
   const first = figures(base.key);
@@ -54,9 +54,10 @@ export default function Beside() {
       </>
     }>
       <div className="px-6 py-3">
-        <p className="flex flex-wrap gap-x-4 text-[12px]"><Link className="link text-faint" to={`/p/${project}/assemblies/${base.key}`}>back to {base.key}</Link>{mayEdit && <button className="link" onClick={() => void addVariant()}>add a variant of {base.key}</button>}
+        <p className="flex flex-wrap gap-x-4 text-[12px]"><Link className="link text-faint" to={`/p/${project}/assemblies/${base.key}`}>back to {base.key}</Link>{mayEdit && <button className="link" disabled={addVariant.isPending} onClick={() => addVariant.mutate(base)}>add a variant of {base.key}</button>}
           {others.length > 0 && <label className="text-faint">set beside it <select value="" onChange={(e) => { if (e.target.value) setMore([...more, e.target.value]); }}><option value="">…</option>{others.map((d) => <option key={d.key} value={d.key}>{d.key} {d.content.name}</option>)}</select></label>}
         </p>
+        {addVariant.isError && <p role="alert" className="text-fail">{wordsOf(addVariant.error)}</p>}
         <h1 className="mt-1 mb-1 text-[17px] font-bold">{base.content.name}, {set.length} side by side</h1>
         <table className="w-full border-collapse text-[12px]" data-table="beside">
           <thead><tr className="text-left text-[11px] text-faint"><th className="font-normal">to one scale, inside on the left</th><th className="pl-3 font-normal">R</th><th className="font-normal">U</th><th className="font-normal">thick</th><th className="font-normal">most water</th><th className="font-normal">slowest dries</th><th className="font-normal">open</th></tr></thead>

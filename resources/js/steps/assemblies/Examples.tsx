@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { get } from '../../api/client';
 import type { Example } from '../../api/types';
-import { Sheet } from '../../ui/Frame';
+import { Dialog } from '../../ui/Dialog';
 import { SeverityMark } from '../../ui/severity';
 import { useUnits } from '../../ui/units';
 
@@ -13,7 +13,7 @@ export function Examples({ open, close, choose }: { open: boolean; close: () => 
   const examples = useQuery({ queryKey: ['examples', units], queryFn: () => get<Example[]>(`/examples?units=${units}`), enabled: open });
   const found = (examples.data ?? []).filter((e) => words.toLowerCase().split(/\s+/).every((w) => `${e.title} ${e.about} ${e.climate}`.toLowerCase().includes(w)));
   return (
-    <Sheet open={open} close={close} title="Begin from a worked example">
+    <Dialog open={open} close={close} title="Begin from a worked example">
       <input autoFocus aria-label="Find an example" className="w-full" value={words} placeholder="stucco, roof, brick, pool …" onChange={(e) => setWords(e.target.value)} />
       {examples.isPending && <p className="py-2 text-faint">assessing them …</p>}
       <ul className="mt-2 h-[48vh] overflow-auto">
@@ -27,6 +27,6 @@ export function Examples({ open, close, choose }: { open: boolean; close: () => 
         ))}
       </ul>
       <p className="pt-1 text-[11px] text-faint">The verdict is that of its own climate and room; in your project it is assessed anew.</p>
-    </Sheet>
+    </Dialog>
   );
 }

@@ -20,12 +20,14 @@ interface Props {
   carry: (control: Control) => void;
   pick: (what: 'new' | 'change') => void;
   change: (assembly: Assembly) => void;
+  /** the revision of the assembly that is shown */
+  revision: number;
   /** the page to go to when the assembly is removed */
   after: string;
 }
 
 /** What can be done to the selected layer, straight under it: everything here has a key as well. */
-export function LayerBench({ assembly, layer, at, materials, mayEdit, seed, onSeeded, onDone, setLayer, move, take, carry, pick, change, after }: Props) {
+export function LayerBench({ assembly, layer, at, materials, mayEdit, seed, onSeeded, onDone, setLayer, move, take, carry, pick, change, revision, after }: Props) {
   const material = layer && materials.get(layer.material);
   if (!layer || at === null) {
     return (
@@ -34,7 +36,7 @@ export function LayerBench({ assembly, layer, at, materials, mayEdit, seed, onSe
         <label><span className="mr-1 text-faint">This is a</span><select value={assembly.kind} disabled={!mayEdit} onChange={(e) => change({ ...assembly, kind: e.target.value as Assembly['kind'] })}>{['wall', 'roof', 'floor', 'foundation'].map((k) => <option key={k}>{k}</option>)}</select></label>
         <Surroundings {...{ assembly, mayEdit, change }} />
         {mayEdit && <button className="act" onClick={() => pick('new')}>add a layer <span className="key">n</span></button>}
-        {mayEdit && <RemoveDocument kind="assembly" id={assembly.id} name={assembly.name} lost="Its layers and findings go with it." after={after} />}
+        {mayEdit && <RemoveDocument kind="assembly" id={assembly.id} revision={revision} name={assembly.name} lost="Its layers and findings go with it." after={after} />}
       </div>
     );
   }

@@ -4,8 +4,9 @@ import { placeName } from '../../drawing/MonthStrips';
 import { show } from '../../quantity/show';
 import { FindingText } from '../../ui/findings';
 import { useKeys } from '../../ui/keys';
+import { Old } from '../../ui/Old';
 import { SaveState } from '../../ui/SaveState';
-import type { useDraft } from '../../ui/useDraft';
+import type { DraftOf } from '../../ui/useDraft';
 import { useUnits } from '../../ui/units';
 
 interface Props {
@@ -15,15 +16,17 @@ interface Props {
   at: number | null;
   materials: Map<string, Material>;
   findings: Finding[];
+  /** whether figures and findings are those of before the last change */
+  old: boolean;
   refused: string | null;
-  draft: ReturnType<typeof useDraft<Assembly>>;
+  draft: DraftOf<Assembly>;
   mayEdit: boolean;
   /** asks what would clear a finding, by its key */
   cure: (key: string) => void;
 }
 
 /** Figures and findings of the layer that is selected and of the whole; `.` shows where each figure is from. */
-export function Reckoning({ assembly, figures, layer, at, materials, findings, refused, draft, mayEdit, cure }: Props) {
+export function Reckoning({ assembly, figures, layer, at, materials, findings, old, refused, draft, mayEdit, cure }: Props) {
   const { units } = useUnits();
   const [sources, setSources] = useState(false);
   useKeys({ '.': () => setSources((s) => !s) });
@@ -34,7 +37,7 @@ export function Reckoning({ assembly, figures, layer, at, materials, findings, r
   const wet = profile?.condensation[0];
   return (
     <>
-      {refused && <p role="alert" className="mb-2 whitespace-pre-line border border-fail p-2 text-fail">{refused}</p>}
+      <Old {...{ old, why: refused }} />
       {layer && (
         <section className="pb-2" data-reckoning="layer">
           <h2 className="pb-1 text-[15px] font-bold">{material?.name}, {show(layer.thickness_mm, 'thickness', units)}</h2>
@@ -84,9 +87,10 @@ const curable = (finding: Finding) => (finding.severity === 'fail' || finding.se
 
 function Row({ name, value, source, id, exact }: { name: string; value: string; source?: string | undefined; id?: string; exact?: number | null }) {
   return (
-    <div className="py-[2px]">
-      <div className="flex justify-between gap-3"><dt className="text-faint">{name}</dt><dd className="text-right font-semibold" data-figure={id} data-exact={exact ?? undefined}>{value}</dd></div>
-      {source && <p className="text-[11px] text-faint">{source}</p>}
+    <div className="flex flex-wrap justify-between gap-x-3 py-[2px]">
+      <dt className="text-faint">{name}</dt>
+      <dd className="text-right font-semibold" data-figure={id} data-exact={exact ?? undefined}>{value}</dd>
+      {source && <dd className="w-full text-[11px] text-faint">{source}</dd>}
     </div>
   );
 }

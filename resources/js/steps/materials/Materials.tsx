@@ -113,7 +113,7 @@ function Figures({ material: m, own, uses, mayEdit, edit, revision }: { material
       <h2 className="pb-1 text-[15px] font-bold">{m.name}</h2>
       <dl>{rows.filter(([, v]) => v !== undefined).map(([name, value]) => <div key={name} className="flex justify-between gap-3 py-[2px]"><dt className="shrink-0 text-faint">{name}</dt><dd className="text-right font-semibold">{value}</dd></div>)}</dl>
       <p className={`my-1 text-[11px] ${m.source?.kind === 'data-sheet' ? 'text-faint' : 'text-caution'}`}>{m.source ? `${m.source.name}${m.source.date ? `, ${m.source.date}` : ''} (${m.source.kind.replace('-', ' ')})` : 'no source given'}{m.catalogue ? ` · copied from catalogue ${m.catalogue}` : ''}</p>
-      {mayEdit && <p className="flex gap-3">{<button className="act" onClick={edit}>{own ? 'change it' : 'one of your own like it'}</button>}{own && revision !== undefined && uses.length === 0 && <RemoveDocument kind="material" id={m.id} name={m.name} lost="Its figures go with it." after={`/p/${project}/materials`} />}</p>}
+      {mayEdit && <p className="flex gap-3">{<button className="act" onClick={edit}>{own ? 'change it' : 'one of your own like it'}</button>}{own && revision !== undefined && uses.length === 0 && <RemoveDocument kind="material" id={m.id} revision={revision} name={m.name} lost="Its figures go with it." after={`/p/${project}/materials`} />}</p>}
       <h3 className="mt-3 border-t border-hair pt-2 font-bold">Where it is used</h3>
       {uses.length === 0 ? <p className="text-faint">Nowhere in this project.</p> : <ul>{uses.map((u) => <li key={u.to}><Link className="link" to={`/p/${project}/${u.to}`}>{u.name}</Link></li>)}</ul>}
     </>

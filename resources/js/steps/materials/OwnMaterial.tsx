@@ -1,10 +1,12 @@
 import { useState } from 'react';
-import { put, Refused } from '../../api/client';
-import { useProjectId, useRefresh } from '../../api/hooks';
+import { ulid } from 'ulid';
+import { put, wordsOf } from '../../api/client';
+import { useProjectId } from '../../api/hooks';
+import { projectChanged } from '../../api/queries';
 import type { Material } from '../../api/types';
 import { readQuantity, type Dimension } from '../../quantity/read';
 import { show } from '../../quantity/show';
-import { Sheet } from '../../ui/Frame';
+import { Dialog } from '../../ui/Dialog';
 import { useUnits } from '../../ui/units';
 
 const FAMILIES = ['mineral-wool', 'cellulose', 'eps', 'xps', 'polyiso-foil', 'polyiso-glass', 'spray-foam', 'spray-foam-open', 'wood-fibre', 'osb', 'plywood', 'lumber', 'clt', 'gypsum', 'glass-mat-gypsum', 'cement-board', 'concrete', 'block', 'brick', 'render', 'stone', 'fibre-cement', 'polyolefin', 'asphalt-paper', 'acrylic', 'sbs', 'butyl', 'fluid-acrylic', 'fluid-silyl', 'fluid-silicone', 'fluid-bitumen', 'polyethylene', 'smart-film', 'kraft', 'paint', 'foil', 'epdm', 'tpo', 'pvc-plasticised', 'metal'];
@@ -18,7 +20,7 @@ type Vapour = keyof typeof VAPOUR;
 /** A material from a data sheet: the sheet's figures as they are printed, its name and its date. */
 export function OwnMaterial({ from, revision, taken, close }: { from: Material | undefined; revision: number; taken: string[]; close: (saved: string | null) => void }) {
   const project = useProjectId();
-  const refresh = useRefresh();
+  const [busy, setBusy] = useState(false);
   const { units } = useUnits();
   const [name, setName] = useState(from === undefined ? '' : revision > 0 ? from.name : `${from.name}, own`);
   const [family, setFamily] = useState(from?.family ?? '');
@@ -44,6 +46,8 @@ export function OwnMaterial({ from, revision, taken, close }: { from: Material |
   };
 
   const save = async () => {
+    if (busy) return;
+    setBusy(true);
     try {
       if (name.trim() === '') throw new Error('It needs a name.');
       if (texts.sheet.trim() === '' || texts.date.trim() === '') throw new Error('Which data sheet, and of what date? The figures are worth no more than where they are from.');
@@ -60,16 +64,18 @@ export function OwnMaterial({ from, revision, taken, close }: { from: Material |
         density_kg_m3: texts.density.trim() === '' ? undefined : number(texts.density, null, 'density'),
         sheds_water: sheds, catalogue: undefined, source: { kind: 'data-sheet', name: texts.sheet.trim(), date: texts.date.trim() },
       }).filter(([, v]) => v !== undefined)) as Material;
-      await put(`/projects/${project}/documents/material/${encodeURIComponent(content.id)}`, { revision, content });
-      refresh();
+      await put(`/projects/${project}/documents/material/${encodeURIComponent(content.id)}`, { revision, content, save: ulid() });
+      await projectChanged(project);
       close(content.id);
     } catch (error) {
-      setWhy(error instanceof Refused || error instanceof Error ? error.message : 'The server does not answer.');
+      setWhy(wordsOf(error));
+    } finally {
+      setBusy(false);
     }
   };
 
   return (
-    <Sheet open close={() => close(null)} title={revision > 0 ? `Change ${from?.name ?? ''}` : 'A material from its data sheet'}>
+    <Dialog open close={() => close(null)} title={revision > 0 ? `Change ${from?.name ?? ''}` : 'A material from its data sheet'}>
       <form className="grid grid-cols-2 gap-x-4 gap-y-2" onSubmit={(e) => { e.preventDefault(); void save(); }}>
         <Line label="Name" wide><input autoFocus className="w-full" value={name} maxLength={200} onChange={(e) => setName(e.target.value)} /></Line>
         <Line label="Family"><select className="w-full" value={family} onChange={(e) => setFamily(e.target.value)}><option value="">not said</option>{[...new Set([...FAMILIES, ...(family ? [family] : [])])].map((f) => <option key={f}>{f}</option>)}</select></Line>
@@ -85,9 +91,9 @@ export function OwnMaterial({ from, revision, taken, close }: { from: Material |
         <Line label="Data sheet"><input className="w-full" value={texts.sheet} maxLength={400} placeholder="its title and number" onChange={(e) => set('sheet')(e.target.value)} /></Line>
         <Line label="Its date"><input className="w-full" value={texts.date} maxLength={40} placeholder="2026-03" onChange={(e) => set('date')(e.target.value)} /></Line>
         {why && <p role="alert" className="col-span-2 border border-fail p-2 text-fail">{why}</p>}
-        <p className="col-span-2"><button className="act mr-2" type="submit">save it</button><button className="act" type="button" onClick={() => close(null)}>leave it</button></p>
+        <p className="col-span-2"><button className="act mr-2" type="submit" disabled={busy}>save it</button><button className="act" type="button" onClick={() => close(null)}>leave it</button></p>
       </form>
-    </Sheet>
+    </Dialog>
   );
 }
 

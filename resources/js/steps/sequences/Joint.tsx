@@ -1,11 +1,12 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { post } from '../../api/client';
 import { useProjectId, useSequence } from '../../api/hooks';
+import { useLive } from '../../api/live';
 import type { Joinery } from '../../api/types';
 import { show } from '../../quantity/show';
 import { Frame } from '../../ui/Frame';
 import { useKeys } from '../../ui/keys';
+import { Old } from '../../ui/Old';
 import { QuantityField } from '../../ui/QuantityField';
 import { useUnits } from '../../ui/units';
 
@@ -21,20 +22,12 @@ export default function Joint() {
   const detail = useSequence(key).data?.detail;
   const [typed, setTyped] = useState<Partial<Given>>({});
   const [kg, setKg] = useState('45');
-  const [answer, setAnswer] = useState<Joinery>();
-  const [why, setWhy] = useState<string | null>(null);
   useKeys({ Escape: () => navigate(`/p/${project}/sequences/${key}`) });
   const parameters = detail?.generated?.parameters ?? {};
   const drawn = detail?.opening ? { width_mm: detail.opening.width_mm, height_mm: detail.opening.height_mm, depth_mm: detail.opening.depth_mm } : { width_mm: 900, height_mm: 1200, depth_mm: 140 };
   const given: Given = { ...drawn, gap_mm: numeric(parameters.clearance_mm, 13), frame_mm: numeric(parameters.frame_depth_mm, 80), insulation_mm: detail?.opening?.outer_board_mm ?? 0, ...(typeof parameters.setback_mm === 'number' ? { setback_mm: parameters.setback_mm } : {}), ...typed };
-  const asked = JSON.stringify({ ...given, unit_kg: Number(kg), units });
-  const ready = detail !== undefined;
-  useEffect(() => {
-    if (!ready) return;
-    const stop = new AbortController();
-    post<Joinery>(`/projects/${project}/joinery`, JSON.parse(asked), stop.signal).then((a) => { setAnswer(a); setWhy(null); }, (error) => { if (!stop.signal.aborted) setWhy(error instanceof Error ? error.message : 'The server does not answer.'); });
-    return () => stop.abort();
-  }, [asked, project, ready]);
+  const live = useLive<Joinery>(detail === undefined ? null : { path: `/projects/${project}/joinery`, body: { ...given, unit_kg: Number(kg), units } });
+  const answer = live.answer;
   const size = (name: keyof Given, label: string) => <QuantityField label={label} dimension="length" value={given[name]} width="5.5rem" onChange={(v) => setTyped({ ...typed, [name]: v })} />;
   const panel = (
     <>
@@ -46,13 +39,13 @@ export default function Joint() {
   );
   return (
     <Frame sheet={`5 Joint ${key}`} reckoning={panel} keys={[['Esc', 'back to the drawing']]}>
-      <div className="px-8 py-4">
+      <div className="px-8 py-4 max-sm:px-4">
         <h1 className="text-[17px] font-bold">The joint of {detail?.title ?? key}</h1>
         <div className="flex flex-wrap items-start gap-x-4 py-2">
           {size('width_mm', 'opening, width')}{size('height_mm', 'height')}{size('depth_mm', 'depth of the return')}{size('gap_mm', 'gap each side')}{size('frame_mm', 'depth of the frame')}{size('insulation_mm', 'insulation outside of the sheathing')}
           <label><span className="mr-1 text-faint">unit, kg</span><input type="number" min="1" max="2000" className="w-[5rem]" value={kg} onChange={(e) => setKg(e.target.value)} /></label>
         </div>
-        {why && <p role="alert" className="text-fail">{why}</p>}
+        <Old {...{ old: live.old, why: live.why }} />
         <dl className="grid grid-cols-[13rem_minmax(0,1fr)] border-t border-ink" data-joinery={answer?.joinery.length}>
           {answer?.joinery.map((row) => <div key={row.what} className="contents" data-row={row.what}><dt className="border-b border-hair py-1 pr-3 font-semibold">{row.title}</dt><dd className="border-b border-hair py-1">{row.text}</dd></div>)}
         </dl>

@@ -1,8 +1,11 @@
-import { useEffect, useReducer, useRef, useState } from 'react';
+import { useMutation } from '@tanstack/react-query';
+import { useMemo, useRef, useState, type FormEvent } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { useDocuments, useMaterials, useMethods, useProjectId, useSequence } from '../../api/hooks';
-import { post, put, Refused } from '../../api/client';
-import type { Detail, Doc, Patch, RainStrip, ScheduledOpening, SequenceSheet } from '../../api/types';
+import { post, wordsOf } from '../../api/client';
+import { createDocument } from '../../api/documents';
+import { useDocuments, useMaterials, useMethods, useProjectId } from '../../api/hooks';
+import { newestOnly, useLive, type Question } from '../../api/live';
+import type { Detail, Doc, Method, Patch, RainStrip, ScheduledOpening, SequenceSheet } from '../../api/types';
 import { InsertPiece } from './InsertPiece';
 import { firstSizes, MethodFields, MethodOptions } from './MethodFields';
 import { nudged, PieceEditor, withPiece } from './PieceEditor';
@@ -12,12 +15,15 @@ import { coverWords } from '../../drawing/StepCard';
 import type { Box } from '../../drawing/unfold';
 import { dragged, Unfolded } from '../../drawing/Unfolded';
 import { show } from '../../quantity/show';
+import { freeId } from '../../ui/freeId';
+import { BrokenDocument } from '../../ui/BrokenDocument';
+import { Chooser } from '../../ui/Chooser';
 import { Frame } from '../../ui/Frame';
 import { useKeys } from '../../ui/keys';
 import { RemoveDocument } from '../../ui/RemoveDocument';
 import { SeverityMark, severityColour } from '../../ui/severity';
 import { SaveState } from '../../ui/SaveState';
-import { useDraft } from '../../ui/useDraft';
+import { useDraft, type DraftOf } from '../../ui/useDraft';
 import { useUnits } from '../../ui/units';
 import { told } from '../../drawing/reasons';
 
@@ -33,68 +39,88 @@ export default function Sequences() {
   const { key } = useParams();
   const project = useProjectId();
   const navigate = useNavigate();
-  const [why, setWhy] = useState<string | null>(null);
   const [wanted, setWanted] = useState('');
-  const all: Doc<Sequence>[] | undefined = documents.data && [...documents.data.details, ...documents.data.openings].sort((a, b) => a.key.localeCompare(b.key, 'en', { numeric: true }));
+  const methods = useMethods().data ?? [];
+  const all: Doc<Sequence>[] | undefined = documents.data && [...documents.data.details, ...documents.data.openings].sort(byKey);
   const doc = all?.find((d) => d.key === key) ?? (key === undefined ? all?.find((d) => scheduled(d.content) || d.content.opening) ?? all?.[0] : undefined);
   const mayEdit = documents.data?.may_edit ?? false;
+  const place = (id: string) => `/p/${project}/sequences/${encodeURIComponent(id)}`;
 
-  const methods = useMethods().data ?? [];
-  const begin = async (generator: string) => {
-    const method = methods.find((m) => m.name === generator);
-    if (!method) return;
-    const taken = new Set(all?.map((d) => d.key));
-    let n = (all?.length ?? 0) + 1;
-    while (taken.has(`o${n}`)) n++;
-    const parameters = firstSizes(method);
-    try {
-      const row: ScheduledOpening = { id: `o${n}`, title: `${method.opening ? 'Opening' : 'Detail'} ${n}, ${method.title}`, generator, parameters };
-      const content = method.opening ? row : (await post<SequenceSheet>(`/projects/${project}/generate`, row)).detail;
-      await put(`/projects/${project}/documents/${kindOf(content)}/o${n}`, { revision: 0, content });
-      await documents.refetch();
-      navigate(`/p/${project}/sequences/o${n}`);
-    } catch (error) {
-      setWhy(error instanceof Error ? error.message : 'The server does not answer.');
-    }
+  const begin = useMutation({
+    mutationFn: (method: Method) => {
+      const taken = all?.map((d) => d.key) ?? [];
+      return createDocument(project, taken, (ids) => freeId(ids, 'o', ids.length + 1), async (id) => {
+        const title = `${method.opening ? 'Opening' : 'Detail'} ${id.slice(1)}, ${method.title}`;
+        const row: ScheduledOpening = { id, title, generator: method.name, parameters: firstSizes(method) };
+        const content = method.opening ? row : (await post<SequenceSheet>(`/projects/${project}/generate`, row)).detail;
+        return { kind: kindOf(content), content };
+      });
+    },
+    onSuccess: (id) => void navigate(place(id)),
+  });
+  const make = (event: FormEvent) => {
+    event.preventDefault();
+    const method = methods.find((m) => m.name === wanted);
+    if (method && !begin.isPending) begin.mutate(method);
+    setWanted('');
   };
+  const methodOf = (content: Sequence) => methods.find((m) => m.name === (scheduled(content) ? content.generator : content.generated?.generator))?.title;
   const list = (
     <div className="flex flex-wrap items-baseline gap-x-4 text-[12px]">
-      {/* A long list is one field to choose from; / finds by name as well. */}
-      {all && all.length > 12 && <label><span className="sr-only">Sequence</span><select aria-label="Sequence" className="max-w-[28rem] font-bold" value={doc?.key ?? ''} onChange={(e) => navigate(`/p/${project}/sequences/${e.target.value}`)}>{doc === undefined && <option value="" disabled>{all.length} sequences</option>}{all.map((d) => <option key={d.key} value={d.key}>{d.key} {d.content.title}</option>)}</select></label>}
-      {(all?.length ?? 0) <= 12 && all?.map((d) => <Link key={d.key} to={`/p/${project}/sequences/${d.key}`} aria-current={d === doc ? 'page' : undefined} className={d === doc ? 'font-bold' : 'link text-faint'}>{d.key} {d.content.title}</Link>)}
+      <Chooser
+        choices={all?.map((d) => ({ key: d.key, name: d.content.title, kind: methodOf(d.content) ?? 'drawn by hand' })) ?? []}
+        current={doc?.key} section="details" what="sequences" to={place}
+      />
       {/* Chosen first and made then: the arrow keys walk through the methods. */}
-      {mayEdit && <form className="flex gap-1" onSubmit={(e) => { e.preventDefault(); void begin(wanted); setWanted(''); }}><select aria-label="New detail" className="max-w-[16rem]" value={wanted} onChange={(e) => setWanted(e.target.value)}><option value="" disabled>new …</option><MethodOptions methods={methods} /></select>{wanted !== '' && <button className="act">make it</button>}</form>}
+      {mayEdit && (
+        <form className="flex gap-1" onSubmit={make}>
+          <select aria-label="New detail" className="max-w-[16rem]" value={wanted} onChange={(e) => setWanted(e.target.value)}>
+            <option value="" disabled>new …</option><MethodOptions methods={methods} />
+          </select>
+          {wanted !== '' && <button className="act" disabled={begin.isPending}>make it</button>}
+        </form>
+      )}
+      {begin.isError && <p role="alert" className="w-full text-fail">{wordsOf(begin.error)}</p>}
     </div>
   );
   if (!doc) {
     return (
-      <Frame sheet="5 Sequences" reckoning={null}>
-        <div className="px-14 py-6">{list}<h1 className="my-3 text-lg font-bold">Sequences</h1>
-          {documents.data && <p className="max-w-[40rem] text-[15px]">{key ? `There is no sequence “${key}” in this project.` : 'No detail yet. “new …” makes one by the method you choose, with its pieces, cut sizes and order; then type your own sizes.'}</p>}
-          {why && <p role="alert" className="text-fail">{why}</p>}
+      <Frame sheet="5 Sequences" reckoning={null} keys={OWN_KEYS}>
+        <div className="px-14 py-6 max-sm:px-4">
+          {list}
+          <h1 className="my-3 text-lg font-bold">Sequences</h1>
+          {documents.isError && <p role="alert" className="text-fail">{wordsOf(documents.error)}</p>}
+          {documents.data && <p className="max-w-[40rem] text-[15px]">{key ? `There is no sequence “${key}” in this project.` : NO_DETAIL}</p>}
         </div>
       </Frame>
     );
   }
+  if (doc.broken) return <Frame sheet={`5 Sequence ${doc.key}`} reckoning={null} keys={OWN_KEYS}><BrokenDocument {...{ doc, mayEdit }}>{list}</BrokenDocument></Frame>;
   return <SequenceView key={doc.key} doc={doc} list={list} mayEdit={mayEdit} />;
 }
+
+const NO_DETAIL = 'No detail yet. “new …” makes one by the method you choose, with its pieces, cut sizes and order; then type your own sizes.';
+const byKey = (a: Doc<Sequence>, b: Doc<Sequence>) => a.key.localeCompare(b.key, 'en', { numeric: true });
 
 function SequenceView({ doc, list, mayEdit }: { doc: Doc<Sequence>; list: React.ReactNode; mayEdit: boolean }) {
   const draft = useDraft(doc, mayEdit, kindOf);
   const project = useProjectId();
   const { units } = useUnits();
   const navigate = useNavigate();
-  const stored = useSequence(doc.key);
-  // Sheets already drawn, so that undo and redo draw at once; the stored sheet follows when a draft has been saved.
-  const drawn = useRef(new WeakMap<Sequence, SequenceSheet>());
+  const question = (of: Sequence): Question => (scheduled(of)
+    ? { path: `/projects/${project}/generate`, body: { ...of, units } }
+    : { path: `/projects/${project}/sheet`, body: { content: of, units } });
+  const live = useLive<SequenceSheet>(question(draft.content));
   const [step, setStep] = useState<number>();
   const [piece, setPiece] = useState<string | null>(null);
   const [why, setWhy] = useState<string | null>(null);
   const [raining, setRaining] = useState(false);
   const [strip, setStrip] = useState<number | null>(null);
   const row = scheduled(draft.content) ? draft.content : null;
-  const sheet = drawn.current.get(draft.content) ?? (stored.data && { ...stored.data, detail: scheduled(draft.content) ? stored.data.detail : draft.content });
-  const detail = scheduled(draft.content) ? sheet?.detail : draft.content;
+  // A sheet of before is drawn as it was; only on that of now can a piece be taken hold of.
+  const content = draft.content;
+  const sheet = useMemo(() => (live.answer && !live.old && !scheduled(content) ? { ...live.answer, detail: content } : live.answer), [live.answer, live.old, content]);
+  const detail = live.old ? undefined : sheet?.detail;
   const last = sheet?.steps.at(-1)?.number ?? 1;
   const at = Math.min(step ?? last, last);
   const go = (to: number) => { setStep(Math.max(1, Math.min(last, to))); setPiece(null); setStrip(null); };
@@ -109,74 +135,40 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Sequence>; list: React.
     if (drawing) save(`${doc.key}-step-${at}.svg`, standAlone(drawing, `${draft.content.title}, after step ${at}`));
   };
   useKeys({ d: saveDrawing, ArrowRight: () => go(at + 1), ArrowLeft: () => go(at - 1), Home: () => go(1), End: () => go(last), r: () => { setRaining((on) => !on); setStrip(null); }, ']': () => walk(1), '[': () => walk(-1), undo: draft.undo, redo: draft.redo });
-  useEffect(() => { drawn.current = new WeakMap(); }, [units]);
-  // Until something is changed the stored sheet is the drawing; later a content that was never drawn here, somebody else's say, is drawn anew.
-  const untouched = useRef<Sequence | null>(draft.content);
-  const [, redraw] = useReducer((n: number) => n + 1, 0);
-  const fresh = stored.isPlaceholderData ? undefined : stored.data;
-  const refetch = stored.refetch;
-  useEffect(() => {
-    const content = draft.content;
-    if (drawn.current.has(content)) return;
-    if (content === untouched.current) {
-      if (fresh) drawn.current.set(content, scheduled(content) ? fresh : { ...fresh, detail: content });
-      return;
-    }
-    untouched.current = null;
-    if (!mayEdit) {
-      void refetch();
-      return;
-    }
-    const stop = new AbortController();
-    const asked = scheduled(content) ? post<SequenceSheet>(`/projects/${project}/generate`, { ...content, units }, stop.signal) : post<SequenceSheet>(`/projects/${project}/sheet`, { content, units }, stop.signal);
-    asked.then((next) => {
-      drawn.current.set(content, scheduled(content) ? next : { ...next, detail: content });
-      redraw();
-    }, (error: unknown) => {
-      if (!stop.signal.aborted) setWhy(error instanceof Refused ? error.message : 'The server does not answer: the drawing is not that of these sizes.');
-    });
-    return () => stop.abort();
-  }, [draft.content, fresh, mayEdit, project, refetch, units]);
-
   const methods = useMethods().data ?? [];
   const materials = useMaterials().data ?? [];
   const [inserting, setInserting] = useState(false);
-  const asking = useRef<AbortController>(null);
-  const make = async (generator: string, parameters: Record<string, number | string>, run?: string) => {
-    // A size half typed must not answer after the whole one.
-    asking.current?.abort();
-    const stop = new AbortController();
-    asking.current = stop;
-    try {
-      const made: ScheduledOpening = { id: doc.key, title: draft.content.title, generator, parameters };
-      const next = await post<SequenceSheet>(`/projects/${project}/generate`, { ...made, units }, stop.signal);
-      const content = methods.find((m) => m.name === generator)?.opening ? made : next.detail;
-      drawn.current.set(content, next);
-      setWhy(null);
-      draft.change(content, run);
-    } catch (error) {
-      if (error instanceof Refused) setWhy(error.message);
-      else if (!stop.signal.aborted) setWhy('The server does not answer: the drawing is as it was.');
-    }
+  /** What was proposed last and is not yet answered: a further change goes on from it. */
+  const proposed = useRef<Sequence | null>(null);
+  const [propose] = useState(() => newestOnly<() => Promise<void>>((ask) => ask()));
+  /** A change is drawn by the server first, and taken over if it can be built. */
+  const offer = (given: Sequence, run: string | undefined, made: (sheet: SequenceSheet) => Sequence = () => given) => {
+    proposed.current = given;
+    return propose(async () => {
+      try {
+        const { path, body } = question(given);
+        const answer = await post<SequenceSheet>(path, body);
+        const next = made(answer);
+        live.prime(question(next), answer);
+        if (proposed.current !== given) return;
+        setWhy(null);
+        draft.change(next, run);
+      } catch (error) {
+        if (proposed.current === given) setWhy(wordsOf(error));
+      } finally {
+        if (proposed.current === given) proposed.current = null;
+      }
+    });
   };
-  /** A change made on the drawing: traced at once, taken over if it can be built. */
-  const edit = async (content: Detail, run?: string) => {
-    asking.current?.abort();
-    const stop = new AbortController();
-    asking.current = stop;
-    try {
-      const next = await post<SequenceSheet>(`/projects/${project}/sheet`, { content, units }, stop.signal);
-      drawn.current.set(content, { ...next, detail: content });
-      setWhy(null);
-      draft.change(content, run);
-    } catch (error) {
-      if (error instanceof Refused) setWhy(error.message);
-      else if (!stop.signal.aborted) setWhy('The server does not answer: the drawing is as it was.');
-    }
+  const make = (generator: string, parameters: Record<string, number | string>, run?: string) => {
+    const row: ScheduledOpening = { id: doc.key, title: draft.content.title, generator, parameters };
+    return offer(row, run, (answer) => (methods.find((m) => m.name === generator)?.opening ? row : answer.detail));
   };
+  const edit = (next: Detail, run?: string) => offer(next, run);
   const nudge = (du: number, dv: number) => {
-    const chosenPiece = detail?.pieces.find((p) => p.id === piece);
-    if (mayEdit && detail && chosenPiece) void edit(withPiece(detail, nudged(chosenPiece, du, dv)), `nudge ${chosenPiece.id}`);
+    const of = proposed.current && !scheduled(proposed.current) ? proposed.current : detail;
+    const chosenPiece = of?.pieces.find((p) => p.id === piece);
+    if (mayEdit && of && chosenPiece) void edit(withPiece(of, nudged(chosenPiece, du, dv)), `nudge ${chosenPiece.id}`);
   };
   /** Step `at` changes places with its neighbour, unless a reason ties them. */
   const moveStep = (by: 1 | -1) => {
@@ -223,12 +215,13 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Sequence>; list: React.
           <Link className="act" to={`/p/${project}/sequences/${doc.key}/cards`}>step cards <span className="key">c</span></Link>
           <Link className="act" to={`/p/${project}/sequences/${doc.key}/joint`}>the joint <span className="key">j</span></Link>
           <Link className="act" to={`/p/${project}/sequences/${doc.key}/try`}>try it <span className="key">t</span></Link>
-          {mayEdit && <span className="ml-auto"><RemoveDocument kind={kindOf(doc.content)} id={doc.key} name={draft.content.title} lost="Its checks go with it; what was read on site stays in the record." after={`/p/${project}/sequences`} /></span>}
+          {mayEdit && <span className="ml-auto"><RemoveDocument kind={kindOf(doc.content)} id={doc.key} revision={doc.revision} name={draft.content.title} lost="Its checks go with it; what was read on site stays in the record." after={`/p/${project}/sequences`} /></span>}
         </div>
         <div className="flex flex-wrap items-baseline gap-x-4 pt-1">{sheet && <MethodFields detail={sheet.detail} own={row?.parameters} {...{ methods, materials, mayEdit }} make={(generator, parameters, run) => void make(generator, parameters, run)} onMethod={() => setStep(undefined)} />}</div>
         {inserting && detail && <InsertPiece detail={detail} materials={materials} apply={(next, id) => { setStep(undefined); void edit(next).then(() => setPiece(id)); }} onDone={() => setInserting(false)} />}
-        {why && <p role="alert" className="text-fail">{why}</p>}
-        <div ref={paper} className="min-h-0 grow py-1">{sheet && <Unfolded sheet={sheet} step={at} units={units} selected={piece} onSelect={(id) => { setPiece(id); setStrip(null); }} onDrag={mayEdit ? dragPatch : undefined} {...(raining ? { rain: strips, strip: chosen, onStrip: (r) => { setStrip(strips.indexOf(r)); setPiece(null); }, running: true } : {})} />}</div>
+        {why && <p role="alert" className="whitespace-pre-line text-fail">{why}</p>}
+        {live.why !== null && <p role="alert" className="whitespace-pre-line text-fail">{live.why} The drawing is that of before.</p>}
+        <div ref={paper} data-old={live.old} className="min-h-0 grow py-1">{sheet && <Unfolded sheet={sheet} step={at} units={units} selected={piece} onSelect={(id) => { setPiece(id); setStrip(null); }} onDrag={mayEdit ? dragPatch : undefined} {...(raining ? { rain: strips, strip: chosen, onStrip: (r) => { setStrip(strips.indexOf(r)); setPiece(null); }, running: true } : {})} />}</div>
         <ol className="flex gap-[6px] pb-1" aria-label="Steps of the work">
           {sheet?.steps.map((s) => (
             <li key={s.number} className="min-w-0 flex-1">
@@ -245,7 +238,7 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Sequence>; list: React.
 
 const RELEASED: Record<string, string> = { top: 'at the top of the face', face: 'behind the cladding', unit: 'at the unit', penetration: 'at the pipe', fastener: 'at the fastener' };
 
-function StepCard({ sheet, step, piece, draft, mayEdit, chosen: strip, edit }: { edit: (detail: Detail, run?: string) => void; sheet: SequenceSheet; step: number; piece: string | null; draft: ReturnType<typeof useDraft<Sequence>>; mayEdit: boolean; chosen: RainStrip | null }) {
+function StepCard({ sheet, step, piece, draft, mayEdit, chosen: strip, edit }: { edit: (detail: Detail, run?: string) => void; sheet: SequenceSheet; step: number; piece: string | null; draft: DraftOf<Sequence>; mayEdit: boolean; chosen: RainStrip | null }) {
   const { units } = useUnits();
   const other = units === 'si' ? 'us' : 'si';
   const now = sheet.steps.find((s) => s.number === step);

@@ -1,6 +1,6 @@
 import { useRef, useState, type ReactNode } from 'react';
 import { useProjectId, useSequence } from '../../api/hooks';
-import { call } from '../../api/client';
+import { call, wordsOf } from '../../api/client';
 import type { Check, SiteCheck, SiteEvent } from '../../api/types';
 import { Unfolded } from '../../drawing/Unfolded';
 import { readQuantity } from '../../quantity/read';
@@ -8,13 +8,17 @@ import { show } from '../../quantity/show';
 import { SeverityMark, severityColour, severityWord } from '../../ui/severity';
 import { useUnits } from '../../ui/units';
 import { judge } from './judge';
-import type { useOutbox } from './outbox';
+import type { Waiting } from './outbox';
+import type { OutboxState } from './useOutbox';
+import { lastStanding } from './visit';
 
 interface Props {
   check: SiteCheck;
   checks: SiteCheck[];
+  /** readings of it that wait to be sent */
+  waiting: Waiting[];
   photographs: SiteEvent[];
-  add: ReturnType<typeof useOutbox>['add'];
+  add: OutboxState['add'];
   ensureVisit: () => string;
   go: (check: string | null) => void;
   state: ReactNode;
@@ -24,13 +28,14 @@ interface Props {
 const KEYS = ['7', '8', '9', '⌫', '4', '5', '6', '/', '1', '2', '3', 'in', '.', '0', '-', 'mm'];
 
 /** One check at arm's length, in gloves: what to measure, where, the number, its band, and on to the next. */
-export function CheckScreen({ check, checks, photographs, add, ensureVisit, go, state, phone }: Props) {
+export function CheckScreen({ check, checks, waiting, photographs, add, ensureVisit, go, state, phone }: Props) {
   const { units } = useUnits();
   const project = useProjectId();
   const sequence = useSequence(check.detail);
   const [typed, setTyped] = useState('');
   const [looked, setLooked] = useState<boolean | null>(null);
-  const [corrects, setCorrects] = useState(false);
+  // Named when the box is ticked: another reading may be on its way, or have arrived, before this one is kept.
+  const [corrects, setCorrects] = useState<string | null>(null);
   const [why, setWhy] = useState<string | null>(null);
   const camera = useRef<HTMLInputElement>(null);
   const at = checks.findIndex((c) => c.id === check.id);
@@ -38,7 +43,9 @@ export function CheckScreen({ check, checks, photographs, add, ensureVisit, go, 
   const read = typed === '' ? null : readQuantity(typed, 'length', units);
   const value = read && 'value' in read ? read.value : null;
   const verdict = check.least_mm === null ? (looked === null ? null : looked ? 'pass' : 'fail') : value === null ? null : judge(value, check.least_mm);
-  const last = check.readings.at(-1);
+  const standing = [...check.readings, ...waiting.filter((w) => !check.readings.some((r) => r.id === w.id))];
+  const last = lastStanding(standing);
+  const lastSeverity = last && ('severity_of' in last ? (last as SiteCheck['readings'][number]).severity_of : null);
 
   const press = (key: string) => setTyped((t) => (key === '⌫' ? t.replace(/ ?(mm|in)$| ?.$/, '') : key === 'mm' || key === 'in' ? `${t.replace(/ ?(mm|in)$/, '')} ${key}` : (t.replace(/ ?(mm|in)$/, '') + key).slice(0, 12)));
   const keep = () => {
@@ -46,7 +53,7 @@ export function CheckScreen({ check, checks, photographs, add, ensureVisit, go, 
       go(next);
       return;
     }
-    add({ kind: 'reading', visit: ensureVisit(), check: check.id, ...(check.least_mm === null ? { holds: looked === true } : { value_mm: Math.round((value ?? 0) * 1000) / 1000, typed: typed.trim() }), instrument: check.instrument, ...(corrects && last ? { supersedes: last.id } : {}) });
+    add({ kind: 'reading', visit: ensureVisit(), check: check.id, ...(check.least_mm === null ? { holds: looked === true } : { value_mm: Math.round((value ?? 0) * 1000) / 1000, typed: typed.trim() }), instrument: check.instrument, ...(corrects !== null ? { supersedes: corrects } : {}), asked: check.asked });
     if (verdict !== 'pass' && !check.readings.some((r) => r.severity_of !== 'pass')) {
       add({ kind: 'fault-raised', visit: ensureVisit(), check: check.id, severity: verdict ?? 'caution', words: check.least_mm === null ? `${check.title}: not as it should be` : `${check.title}: ${typed.trim()}, at least ${show(check.least_mm, 'length', units)} asked` });
     }
@@ -61,7 +68,7 @@ export function CheckScreen({ check, checks, photographs, add, ensureVisit, go, 
       add({ kind: 'photograph', visit: ensureVisit(), check: check.id, photographs: [sha256] });
       setWhy(null);
     } catch (error) {
-      setWhy(error instanceof Error ? error.message : 'The photograph was not sent; it needs a signal.');
+      setWhy(`The photograph was not sent: ${wordsOf(error)}`);
     }
     if (camera.current) camera.current.value = '';
   };
@@ -82,9 +89,9 @@ export function CheckScreen({ check, checks, photographs, add, ensureVisit, go, 
         <p className={`min-h-[24px] text-[15px] font-bold ${verdict ? severityColour(verdict) : ''}`} role="status" data-verdict={verdict ?? ''}>
           {verdict && <><SeverityMark severity={verdict} size={14} /> {severityWord(verdict)}{value !== null && check.least_mm !== null && value < check.least_mm ? `, ${show(check.least_mm - value, 'length', units)} short` : ''}{verdict === 'pass' ? '' : `: ${check.when_failing}`}</>}
           {!verdict && typed !== '' && read && 'why' in read && <span className="text-[13px] text-fail">{read.why}</span>}
-          {!verdict && typed === '' && last && <span className="text-[13px] font-normal">last: {last.typed ?? (last.value_mm === undefined ? (last.holds ? 'as it should be' : 'not so') : show(last.value_mm, 'length', units))}, {severityWord(last.severity_of).toLowerCase()}, {last.by}</span>}
+          {!verdict && typed === '' && last && <span className="text-[13px] font-normal">last: {last.typed ?? (last.value_mm === undefined ? (last.holds ? 'as it should be' : 'not so') : show(last.value_mm, 'length', units))}, {lastSeverity ? severityWord(lastSeverity).toLowerCase() : 'waiting to be sent'}{'by' in last ? `, ${String(last.by)}` : ''}</span>}
         </p>
-        {last && <label className="flex min-h-[28px] items-center gap-2 text-[13px]"><input type="checkbox" className="h-5 w-5" checked={corrects} onChange={(e) => setCorrects(e.target.checked)} />corrects the last reading, which stays in the record</label>}
+        {last && <label className="flex min-h-[28px] items-center gap-2 text-[13px]"><input type="checkbox" className="h-5 w-5" checked={corrects !== null} onChange={(e) => setCorrects(e.target.checked ? last.id : null)} />corrects the last reading, which stays in the record</label>}
         {why && <p role="alert" className="text-[13px] text-fail">{why}</p>}
         {check.least_mm !== null && <div className="grid grid-cols-4 gap-[8px] pb-2">{KEYS.map((key) => <button key={key} aria-label={key === '⌫' ? 'delete' : key} className={`min-h-[58px] border-2 border-black text-center text-[22px] font-bold ${key === (units === 'si' ? 'mm' : 'in') ? 'bg-black text-white' : 'bg-white'}`} onClick={() => press(key)}>{key}</button>)}</div>}
       </div>

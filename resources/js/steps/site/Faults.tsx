@@ -2,11 +2,11 @@ import { useState, type FormEvent } from 'react';
 import { useProjectId } from '../../api/hooks';
 import type { Fault, SiteEvent, SiteSheet } from '../../api/types';
 import { SeverityMark, severityColour, severityWord } from '../../ui/severity';
-import type { useOutbox } from './outbox';
+import type { OutboxState } from './useOutbox';
 
 interface Props {
   site: SiteSheet;
-  add: ReturnType<typeof useOutbox>['add'];
+  add: OutboxState['add'];
   ensureVisit: () => string;
 }
 

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { useDocuments, useProjectId, useSequence, useSite } from '../../api/hooks';
+import { useDocuments, useMe, useProjectId, useSequence, useSite } from '../../api/hooks';
+import { wordsOf } from '../../api/client';
 import type { SiteCheck, SiteSheet } from '../../api/types';
 import { Unfolded } from '../../drawing/Unfolded';
 import { show } from '../../quantity/show';
@@ -9,7 +10,10 @@ import { Frame } from '../../ui/Frame';
 import { useUnits } from '../../ui/units';
 import { CheckScreen } from './CheckScreen';
 import { Faults } from './Faults';
-import { useOutbox } from './outbox';
+import { NotSent } from './NotSent';
+import type { DraftEvent } from './outbox';
+import { useOutbox, type OutboxState } from './useOutbox';
+import { openVisit } from './visit';
 
 /** Narrower than this it is a phone: one column, no rail, no title strip. */
 const PHONE = '(max-width: 640px)';
@@ -22,8 +26,14 @@ export default function Site() {
     media.addEventListener('change', turn);
     return () => media.removeEventListener('change', turn);
   }, []);
-  const site = useSite();
   const outbox = useOutbox();
+  if (!outbox) return <p className="p-8 text-faint">opening the sheet …</p>;
+  return <SitePage outbox={outbox} phone={phone} />;
+}
+
+function SitePage({ outbox, phone }: { outbox: OutboxState; phone: boolean }) {
+  const site = useSite();
+  const me = useMe().data;
   const { what, check } = useParams();
   const project = useProjectId();
   const navigate = useNavigate();
@@ -32,25 +42,22 @@ export default function Site() {
   const units = documents.data?.brief.content.project.units;
   useEffect(() => { if (units) setProject(units); }, [units, setProject]);
 
-  const visit = site.data?.visits.at(-1);
-  const today = new Date().toISOString().slice(0, 10);
-  const pending = outbox.waiting.find((e) => e.kind === 'visit');
-  // A visit is one day on site: the first reading of another day opens another.
-  const open = pending?.id ?? (visit?.at.slice(0, 10) === today ? visit.id : undefined);
-  const ensureVisit = () => open ?? outbox.add({ kind: 'visit' } as Parameters<typeof outbox.add>[0]);
+  // The first reading of another day opens another visit.
+  const ensureVisit = () => openVisit(site.data?.visits ?? [], outbox.waiting, me?.id ?? '', new Date()) ?? outbox.add({ kind: 'visit' } as DraftEvent);
 
+  const waits = outbox.waiting.length;
   const state = (
-    <span role="status" data-waiting={outbox.waiting.length} className={outbox.waiting.length > 0 ? 'font-bold' : ''}>
-      {outbox.waiting.length > 0 ? `${outbox.waiting.length} waiting to send` : 'all sent'}{navigator.onLine ? '' : ' · no signal'}
+    <span role="status" data-waiting={waits} className={waits > 0 ? 'font-bold' : ''}>
+      {waits > 0 ? `${waits} waiting to send` : 'all sent'}{navigator.onLine ? '' : ' · no signal'}
     </span>
   );
-  const refused = outbox.refused && <p role="alert" className="border border-fail p-2 text-fail">{outbox.refused}</p>;
+  const refused = <NotSent outbox={outbox} />;
   const chosen = what === 'check' ? site.data?.checks.find((c) => c.id === check) : undefined;
   const [near, setNear] = useState<string | null>(null);
   const list = site.data && <CheckList site={site.data} near={setNear} />;
   const screen = chosen && site.data && (
     <CheckScreen
-      key={chosen.id} check={chosen} checks={site.data.checks} photographs={site.data.photographs.filter((p) => p.check === chosen.id)} add={outbox.add} ensureVisit={ensureVisit} state={state} phone={phone}
+      key={chosen.id} check={chosen} checks={site.data.checks} waiting={outbox.waiting.filter((e) => e.kind === 'reading' && e.check === chosen.id)} photographs={site.data.photographs.filter((p) => p.check === chosen.id)} add={outbox.add} ensureVisit={ensureVisit} state={state} phone={phone}
       go={(id) => navigate(id ? `/p/${project}/site/check/${encodeURIComponent(id)}` : `/p/${project}/site`)}
     />
   );
@@ -65,6 +72,7 @@ export default function Site() {
             {refused}
             <nav className="mb-3 grid grid-cols-2 gap-2"><Link className="act grid min-h-[56px] place-items-center" to={`/p/${project}/site`}>checks</Link><Link className="act grid min-h-[56px] place-items-center" to={`/p/${project}/site/faults`}>faults · {site.data?.faults.filter((f) => f.state !== 'closed').length ?? 0}</Link></nav>
             {faults || list}
+            {!faults && <Orphans site={site.data} />}
           </div>
         )}
       </div>
@@ -74,12 +82,36 @@ export default function Site() {
     <Frame sheet="8 Site" reckoning={<><h2 className="pb-1 text-[15px] font-bold">{chosen ? chosen.title : 'Visits'}</h2>{state}{refused}{chosen ? <Readings check={chosen} /> : <ul>{site.data?.visits.map((v) => <li key={v.id} className="border-t border-hair py-1">{v.at.slice(0, 10)} · {v.by}{v.words ? ` · ${v.words}` : ''}</li>)}</ul>}</>}>
       <div className="px-8 py-4">
         <h1 className="mb-2 flex gap-5 text-lg font-bold">Site <span className="text-[13px] font-normal"><Link className="link" to={`/p/${project}/site`}>checks</Link> · <Link className="link" to={`/p/${project}/site/faults`}>faults</Link></span></h1>
+        {site.isError && <p role="alert" className="text-fail">{wordsOf(site.error)}</p>}
         {screen ? <div className="mx-auto max-w-[26rem] border border-ink">{screen}</div> : faults || (site.data && site.data.checks.length > 0
           ? <div className="grid grid-cols-[minmax(0,1fr)_25rem] gap-6"><Where check={site.data.checks.find((c) => c.id === near) ?? site.data.checks.find((c) => c.verdict.severity !== null && c.verdict.severity !== 'pass') ?? site.data.checks[0]} /><div>{list}</div></div>
           : list)}
+        {!screen && !faults && <Orphans site={site.data} />}
       </div>
     </Frame>
   );
+}
+
+/** Readings of checks that are no longer made: the detail was changed or taken out, the evidence stays. */
+function Orphans({ site }: { site: SiteSheet | undefined }) {
+  const { units } = useUnits();
+  if (!site || site.orphans.length === 0) return null;
+  return (
+    <section className="mb-4" data-orphans={site.orphans.length}>
+      <h2 className="border-b border-ink font-bold">Read of checks that are gone</h2>
+      {site.orphans.map((gone) => (
+        <div key={gone.check} className="border-b border-hair py-1">
+          <p>{gone.title} <span className="text-faint">{gone.check}</span></p>
+          <ul>{gone.readings.map((r) => <li key={r.id}><SeverityMark severity={r.severity_of} /> {readingWords(r, units)} <span className="text-faint">{r.at.slice(0, 10)}, {r.by}</span></li>)}</ul>
+        </div>
+      ))}
+    </section>
+  );
+}
+
+/** A reading as it was typed, or what was seen of a look. */
+function readingWords(r: SiteCheck['readings'][number], units: 'si' | 'us'): string {
+  return r.typed ?? (r.value_mm === undefined ? (r.holds ? 'as it should be' : 'not as it should be') : show(r.value_mm, 'length', units));
 }
 
 function CheckList({ site, near }: { site: SiteSheet; near: (check: string) => void }) {
