@@ -4,6 +4,10 @@ return [
     // Where the report's pages are printed from: the address at which this machine reaches its own web server.
     'chromedriver' => env('APRON_CHROMEDRIVER', '/usr/bin/chromedriver'),
     'chromium' => env('APRON_CHROMIUM', '/usr/bin/chromium'),
+    // The names under which the application answers, beside the one of its own address.
+    'hosts' => array_values(array_unique(array_filter(array_map(fn (string $name): string => strtolower(trim($name)), [
+        (string) parse_url((string) env('APP_URL', 'http://127.0.0.1:8080'), PHP_URL_HOST), 'localhost', '127.0.0.1', ...explode(',', (string) env('APRON_HOSTS', '')),
+    ])))),
     'photograph_most_bytes' => 15 * 1024 * 1024,
     'photograph_longest_side' => 2048,
 ];

@@ -12,7 +12,8 @@ return [
     'cookie' => 'apron_session',
     'path' => '/',
     'domain' => null,
-    'secure' => env('SESSION_SECURE_COOKIE'),
+    // Behind TLS a cookie goes no other way; on loopback there is none.
+    'secure' => env('SESSION_SECURE_COOKIE', str_starts_with((string) env('APP_URL', ''), 'https://')),
     'http_only' => true,
     'same_site' => 'lax',
     'partitioned' => false,

@@ -24,7 +24,7 @@ Artisan::command('apron:demo', function (ProjectStore $store, PhotographIntake $
     }
     $project = $store->import((string) file_get_contents(base_path('database/demo/project.json')), $users[0]);
     foreach (glob(base_path('database/demo/photographs/*.jpg')) ?: [] as $photograph) {
-        $intake->keep($project, (string) file_get_contents($photograph));
+        $intake->keep($project, (string) file_get_contents($photograph), $users[0]);
     }
     $this->line('Loaded '.Project::count().' demo project.');
 })->purpose('Loads the demo, once');

@@ -15,7 +15,7 @@ Route::view('/sign-in', 'app')->name('login');
 Route::post('/api/sign-in', [SessionController::class, 'signIn'])->middleware('throttle:sign-in');
 Route::get('/print/{report}', [ReportController::class, 'pages'])->middleware('signed')->name('print');
 
-Route::middleware(['auth', 'throttle:api'])->group(function (): void {
+Route::middleware(['auth', 'auth.session', 'throttle:api'])->group(function (): void {
     Route::prefix('api')->group(function (): void {
         Route::post('sign-out', [SessionController::class, 'signOut']);
         Route::get('me', [SessionController::class, 'me']);
@@ -29,26 +29,28 @@ Route::middleware(['auth', 'throttle:api'])->group(function (): void {
         Route::prefix('projects/{project}')->group(function (): void {
             Route::middleware('can:view,project')->group(function (): void {
                 Route::get('', [ProjectController::class, 'show']);
-                Route::get('assessment', [ProjectController::class, 'assessment']);
+                Route::get('assessment', [ProjectController::class, 'assessment'])->middleware('budget:60');
                 Route::get('materials', [ProjectController::class, 'materials']);
                 Route::get('export.json', [ProjectController::class, 'exportFile']);
                 Route::get('export.zip', [ProjectController::class, 'exportArchive']);
-                Route::post('assess', [DocumentController::class, 'assess']);
-                Route::post('cures', [AssemblyController::class, 'cures']);
-                Route::post('sweep', [AssemblyController::class, 'sweep']);
+                Route::get('removed', [DocumentController::class, 'removed']);
+                Route::get('documents/{kind}/{key}/revisions', [DocumentController::class, 'revisions']);
+                Route::post('assess', [DocumentController::class, 'assess'])->middleware('budget:5');
+                Route::post('cures', [AssemblyController::class, 'cures'])->middleware(['throttle:costly', 'budget:8']);
+                Route::post('sweep', [AssemblyController::class, 'sweep'])->middleware(['throttle:costly', 'budget:8']);
                 Route::post('climate', [ClimateController::class, 'read']);
                 Route::get('hours.csv', [ClimateController::class, 'hours']);
-                Route::post('sheet', [SequenceController::class, 'sheet']);
-                Route::post('generate', [SequenceController::class, 'generate']);
+                Route::post('sheet', [SequenceController::class, 'sheet'])->middleware('budget:5');
+                Route::post('generate', [SequenceController::class, 'generate'])->middleware('budget:5');
                 Route::post('joinery', [SequenceController::class, 'joinery']);
-                Route::get('sequences/{key}', [SequenceController::class, 'sequence']);
+                Route::get('sequences/{key}', [SequenceController::class, 'sequence'])->middleware('budget:5');
                 Route::get('sequences/{key}/drill', [SequenceController::class, 'shuffle']);
-                Route::post('sequences/{key}/drill', [SequenceController::class, 'drill']);
+                Route::post('sequences/{key}/drill', [SequenceController::class, 'drill'])->middleware(['throttle:costly', 'budget:8']);
                 Route::get('drills', [SequenceController::class, 'drills']);
                 Route::get('site', [SiteController::class, 'show']);
                 Route::get('photographs/{digest}', [SiteController::class, 'photograph']);
                 Route::get('reports', [ReportController::class, 'index']);
-                Route::post('reports', [ReportController::class, 'store']);
+                Route::post('reports', [ReportController::class, 'store'])->middleware('throttle:costly');
             });
             Route::middleware('can:inspect,project')->group(function (): void {
                 Route::post('site/events', [SiteController::class, 'add']);
@@ -62,7 +64,7 @@ Route::middleware(['auth', 'throttle:api'])->group(function (): void {
         Route::prefix('reports/{report}')->middleware('can:view,report')->group(function (): void {
             Route::get('', [ReportController::class, 'show']);
             Route::get('file', [ReportController::class, 'file']);
-            Route::post('cancel', [ReportController::class, 'cancel']);
+            Route::post('cancel', [ReportController::class, 'cancel'])->can('cancel', 'report');
         });
     });
     // Every other page is the application's own; its routes are in resources/js.

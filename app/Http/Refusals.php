@@ -2,9 +2,12 @@
 
 namespace App\Http;
 
+use App\Project\OtherContent;
 use App\Project\StaleSave;
 use Apron\File\FileRefused;
 use Apron\Sequence\CannotGenerate;
+use Apron\TakesTooLong;
+use Apron\Trace\RunsInARing;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 
@@ -13,12 +16,14 @@ final class Refusals
 {
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([FileRefused::class, CannotGenerate::class, StaleSave::class]);
+        $exceptions->dontReport([FileRefused::class, CannotGenerate::class, StaleSave::class, OtherContent::class, TakesTooLong::class, RunsInARing::class]);
         $exceptions->render(fn (FileRefused $e): JsonResponse => self::answer($e->pointer, $e->value, $e->expected, $e->getMessage()));
         $exceptions->render(fn (CannotGenerate $e): JsonResponse => self::answer('/parameters/'.$e->parameter, (string) $e->value, $e->expected, $e->getMessage()));
         $exceptions->render(fn (StaleSave $e): JsonResponse => new JsonResponse([
             'message' => $e->getMessage(), 'theirs' => $e->current->toShape(), 'yours' => $e->offered,
         ], 409));
+        $exceptions->render(fn (OtherContent $e): JsonResponse => new JsonResponse(['message' => $e->getMessage(), 'event' => $e->event], 409));
+        $exceptions->render(fn (TakesTooLong|RunsInARing $e): JsonResponse => new JsonResponse(['message' => $e->getMessage()], 422));
     }
 
     private static function answer(string $pointer, string $value, string $expected, string $message): JsonResponse

@@ -16,6 +16,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $position
  * @property int $revision
  * @property string $content JSON, kept as written: a cast would reorder nothing but lose empty objects
+ * @property string $hash SHA-256 of the content
+ * @property string|null $save the id that its last save was sent with
+ * @property \Illuminate\Support\Carbon|null $removed_at
  */
 class Document extends Model
 {
@@ -25,7 +28,7 @@ class Document extends Model
 
     protected function casts(): array
     {
-        return ['kind' => DocumentKind::class, 'revision' => 'integer', 'position' => 'integer'];
+        return ['kind' => DocumentKind::class, 'revision' => 'integer', 'position' => 'integer', 'removed_at' => 'datetime'];
     }
 
     /** @return HasMany<DocumentRevision, $this> */
@@ -34,15 +37,17 @@ class Document extends Model
         return $this->hasMany(DocumentRevision::class)->orderBy('number');
     }
 
-    /** @return array<string, mixed> */
-    public function decoded(): array
+    /** The content as it is written, into objects: an empty one stays one. */
+    public function decoded(): \stdClass
     {
-        return json_decode($this->content, true, 64, JSON_THROW_ON_ERROR);
+        $content = json_decode($this->content, false, 64, JSON_THROW_ON_ERROR);
+
+        return $content instanceof \stdClass ? $content : throw new \LogicException("the document {$this->id} is no object");
     }
 
-    /** @return array{kind: string, key: string, revision: int, content: array<string, mixed>} */
-    public function toShape(): array
+    /** @return array{kind: string, key: string, revision: int, content: \stdClass, save: string|null, broken: string|null} */
+    public function toShape(?string $broken = null): array
     {
-        return ['kind' => $this->kind->value, 'key' => $this->key, 'revision' => $this->revision, 'content' => $this->decoded()];
+        return ['kind' => $this->kind->value, 'key' => $this->key, 'revision' => $this->revision, 'content' => $this->decoded(), 'save' => $this->save, 'broken' => $broken];
     }
 }

@@ -22,6 +22,23 @@ enum DocumentKind: string
         };
     }
 
+    public static function ofSection(string $section): ?self
+    {
+        foreach (self::listed() as $kind) {
+            if ($kind->section() === $section) {
+                return $kind;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<self> those that stand in lists, in the order of the file */
+    public static function listed(): array
+    {
+        return [self::Material, self::Assembly, self::Detail, self::Opening];
+    }
+
     /**
      * Kinds whose keys are one list: an opening of the schedule becomes a detail when a piece of it is changed by hand, and one again
      * when that is undone, under the key it had.

@@ -16,17 +16,18 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $tries
  * @property int $broken
  * @property string $worst
- * @property \Illuminate\Support\Carbon|null $created_at
+ * @property string $at ISO 8601, UTC, to the second
+ * @property string|null $user_id
  */
 class DrillRun extends Model
 {
-    protected $fillable = ['project_id', 'detail', 'title', 'by', 'order', 'tries', 'broken', 'worst', 'created_at'];
+    protected $guarded = [];
 
     protected $casts = ['order' => 'array'];
 
     /** @return array<string, mixed> */
     public function toShape(): array
     {
-        return ['detail' => $this->detail, 'title' => $this->title, 'by' => $this->by, 'at' => $this->created_at?->toIso8601ZuluString(), 'order' => $this->order, 'tries' => $this->tries, 'broken' => $this->broken, 'worst' => $this->worst];
+        return ['detail' => $this->detail, 'title' => $this->title, 'by' => $this->by, 'at' => $this->at, 'order' => $this->order, 'tries' => $this->tries, 'broken' => $this->broken, 'worst' => $this->worst];
     }
 }

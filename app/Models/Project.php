@@ -5,13 +5,13 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Facades\DB;
 
 /**
  * @property string $id
  * @property string $organisation_id
  * @property string $name
- * @property string|null $assessed_hash
- * @property string|null $assessment
+ * @property int $version raised by whatever changes what is said of it
  */
 class Project extends Model
 {
@@ -22,7 +22,13 @@ class Project extends Model
     /** @return HasMany<Document, $this> */
     public function documents(): HasMany
     {
-        return $this->hasMany(Document::class)->orderBy('position')->orderBy('key');
+        return $this->hasMany(Document::class)->whereNull('removed_at')->orderBy('position')->orderBy('key');
+    }
+
+    /** Something of it changed: what is kept of its assessment is of before. */
+    public function changed(): void
+    {
+        $this->newQuery()->whereKey($this->id)->update(['version' => DB::raw('version + 1'), 'updated_at' => now()]);
     }
 
     /** @return HasMany<SiteEvent, $this> */

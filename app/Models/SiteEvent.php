@@ -10,6 +10,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $event the id the phone gave it
  * @property string $kind
  * @property string $content JSON
+ * @property string|null $user_id the account that sent it, or brought it in with a file
+ * @property bool $imported
  */
 class SiteEvent extends Model
 {

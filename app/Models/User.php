@@ -10,6 +10,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $organisation_id
  * @property string $name
  * @property Role $role
+ * @property \Illuminate\Support\Carbon|null $left_at when they left; what they wrote stays under their name
  */
 class User extends Authenticatable
 {
@@ -21,6 +22,6 @@ class User extends Authenticatable
 
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class];
+        return ['password' => 'hashed', 'role' => Role::class, 'left_at' => 'datetime'];
     }
 }

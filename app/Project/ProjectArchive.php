@@ -2,10 +2,14 @@
 
 namespace App\Project;
 
+use App\Models\DocumentKind;
 use App\Models\Project;
 use App\Models\User;
+use Apron\File\Broken;
 use Apron\File\FileRefused;
 use Apron\File\ProjectFormat;
+use Apron\File\Written;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use ZipArchive;
 
@@ -14,12 +18,19 @@ final class ProjectArchive
 {
     private const FILE = 'project.json';
 
+    private const BROKEN = 'cannot-be-read.json';
+
     /** A ZIP keeps times in steps of two seconds from 1980 on; one fixed time keeps the bytes the same. */
     private const TIME = 315619200;
 
     private const MOST_BYTES = 512 * 1024 * 1024;
 
-    public function __construct(private readonly ProjectStore $store, private readonly PhotographIntake $intake)
+    /** A project file of 500 openings and ten thousand readings is under 10 MB. */
+    private const MOST_JSON = 32 * 1024 * 1024;
+
+    private const MOST_PHOTOGRAPHS = 5000;
+
+    public function __construct(private readonly ProjectStore $store, private readonly StoredProject $stored, private readonly PhotographIntake $intake)
     {
     }
 
@@ -29,7 +40,11 @@ final class ProjectArchive
         $path = tempnam(sys_get_temp_dir(), 'apron');
         $zip = new ZipArchive;
         $zip->open($path, ZipArchive::OVERWRITE);
-        $this->add($zip, self::FILE, ProjectFormat::write($this->store->open($project)));
+        $core = $this->stored->open($project);
+        $this->add($zip, self::FILE, ProjectFormat::write($core));
+        if ($core->broken !== []) {
+            $this->add($zip, self::BROKEN, $this->broken($project, $core->broken));
+        }
         foreach ($project->photographs()->get() as $photograph) {
             $this->add($zip, "photographs/{$photograph->sha256}.jpg", (string) Storage::get($photograph->path()));
         }
@@ -38,46 +53,110 @@ final class ProjectArchive
         return $path;
     }
 
-    /** @throws FileRefused */
+    /**
+     * All of it or nothing: the project with its photographs, in one transaction.
+     *
+     * @throws FileRefused
+     */
     public function import(string $path, User $by): Project
     {
         if (! str_starts_with((string) file_get_contents($path, length: 4), "PK\x03\x04")) {
-            return $this->importFile((string) file_get_contents($path), $by, []);
+            $this->demandSize((int) filesize($path));
+
+            return $this->keep((string) file_get_contents($path), $by, null);
         }
         $zip = new ZipArchive;
-        if ($zip->open($path, ZipArchive::RDONLY) !== true || ($json = $zip->getFromName(self::FILE)) === false) {
+        $file = $zip->open($path, ZipArchive::RDONLY) === true ? $zip->statName(self::FILE) : false;
+        if ($file === false) {
             throw new FileRefused('', 'a ZIP without '.self::FILE, 'a project file, or a ZIP that this application wrote');
         }
+        $this->demandSize($file['size']);
+
+        return $this->keep((string) $zip->getFromName(self::FILE), $by, $zip);
+    }
+
+    private function demandSize(int $bytes): void
+    {
+        if ($bytes > self::MOST_JSON) {
+            throw new FileRefused('', sprintf('a project file of %.1f MB', $bytes / 1e6), sprintf('one of at most %.0f MB', self::MOST_JSON / 1e6));
+        }
+    }
+
+    private function keep(string $json, User $by, ?ZipArchive $zip): Project
+    {
+        return DB::transaction(function () use ($json, $by, $zip): Project {
+            $photographs = $zip === null ? [] : $this->photographs($zip);
+            $renamed = [];
+            foreach ($photographs as $digest => $drawn) {
+                $now = hash('sha256', $drawn);
+                if ($now !== (string) $digest) {
+                    $renamed[(string) $digest] = $now;
+                }
+            }
+            // Drawn anew, a photograph has another digest: the events that name it name the new one.
+            $project = $this->store->import($renamed === [] ? $json : strtr($json, $renamed), $by);
+            if ($zip !== null) {
+                $this->demandPhotographs($project, $photographs);
+            }
+            foreach ($photographs as $drawn) {
+                $this->intake->keep($project, $drawn, $by);
+            }
+
+            return $project;
+        });
+    }
+
+    /** @return array<string, string> bytes as they are kept, by the digest in the archive */
+    private function photographs(ZipArchive $zip): array
+    {
         $photographs = [];
         $bytes = 0;
         for ($i = 0; $i < $zip->numFiles; $i++) {
-            $name = (string) $zip->getNameIndex($i);
+            if (preg_match('#^photographs/([0-9a-f]{64})\.jpg$#D', (string) $zip->getNameIndex($i), $m) !== 1) {
+                continue;
+            }
             $bytes += $zip->statIndex($i)['size'] ?? 0;
-            if ($bytes > self::MOST_BYTES) {
-                throw new FileRefused('', 'a ZIP that unpacks to more than 512 MiB', 'a project of at most that size');
+            if ($bytes > self::MOST_BYTES || count($photographs) >= self::MOST_PHOTOGRAPHS) {
+                throw new FileRefused('', 'a ZIP that unpacks to more than 512 MiB, or more than '.self::MOST_PHOTOGRAPHS.' photographs', 'a project of at most that size');
             }
-            if (preg_match('#^photographs/([0-9a-f]{64})\.jpg$#', $name, $m) === 1) {
-                $photographs[$m[1]] = (string) $zip->getFromIndex($i);
+            $photograph = (string) $zip->getFromIndex($i);
+            if (hash('sha256', $photograph) !== $m[1]) {
+                throw new FileRefused('', "photographs/$m[1].jpg does not match its name", 'a photograph whose SHA-256 is its name');
             }
+            $photographs[$m[1]] = $this->intake->fromArchive($photograph);
         }
 
-        return $this->importFile($json, $by, $photographs);
+        return $photographs;
     }
 
-    /** @param  array<string, string>  $photographs bytes by digest */
-    private function importFile(string $json, User $by, array $photographs): Project
+    /** @param  array<string, string>  $photographs */
+    private function demandPhotographs(Project $project, array $photographs): void
     {
-        foreach ($photographs as $digest => $bytes) {
-            if (hash('sha256', $bytes) !== (string) $digest) {
-                throw new FileRefused('', "photographs/$digest.jpg does not match its name", 'a photograph whose SHA-256 is its name');
+        $there = array_fill_keys(array_map(fn (string $drawn): string => hash('sha256', $drawn), $photographs), true);
+        foreach (SiteEvents::of($project) as $event) {
+            foreach ($event->photographs as $digest) {
+                if (! isset($there[$digest])) {
+                    throw new FileRefused("/site/events/{$event->id}/photographs", $digest, 'a photograph that is in the ZIP');
+                }
             }
         }
-        $project = $this->store->import($json, $by);
-        foreach ($photographs as $bytes) {
-            $this->intake->keep($project, $bytes);
+    }
+
+    /**
+     * What no longer can be read goes along as it is stored, beside the file and not in it.
+     *
+     * @param  list<Broken>  $broken
+     */
+    private function broken(Project $project, array $broken): string
+    {
+        $rows = [];
+        foreach ($broken as $one) {
+            $kind = DocumentKind::ofSection($one->section);
+            $document = $kind === null ? null : $project->documents()->where(['kind' => $kind, 'key' => $one->id])->first();
+            $rows[] = ['section' => $one->section, 'id' => $one->id, 'why' => $one->why->getMessage(), 'content' => $document?->decoded()];
         }
 
-        return $project;
+        return Written::json($rows);
     }
 
     private function add(ZipArchive $zip, string $name, string $bytes): void

@@ -16,7 +16,7 @@ use Illuminate\Support\Facades\Storage;
 /** Everything the printed report shows, gathered once. */
 final class ReportSheet
 {
-    public function __construct(private readonly ProjectStore $store)
+    public function __construct(private readonly StoredProject $stored)
     {
     }
 
@@ -24,7 +24,7 @@ final class ReportSheet
     public function of(Report $report): array
     {
         $project = $report->project;
-        $core = $this->store->open($project);
+        $core = $this->stored->open($project);
         $words = new Words($core->units);
         $sheet = ['name' => $core->name, 'by' => $report->by, 'cards' => $report->cards, 'at' => $report->created_at?->toIso8601ZuluString(), 'catalogue' => $core->materials->catalogue->version];
         $sequences = fn (array $details): array => array_map(fn (Detail $detail): array => SequenceSheet::of($detail, $words, School::of($core->schools)), array_values($details));
@@ -48,7 +48,7 @@ final class ReportSheet
             'assessment' => $assessed->toArray($words, paths: false),
             'sequences' => $sequences($drawn),
             'schedule' => $this->schedule($kinds, $assessed, $words),
-            'site' => SiteSheet::of($core, $words),
+            'site' => SiteSheet::of(array_merge([], ...array_map(fn (Detail $d): array => SiteSheet::checks($d, $words, $core->materials->catalogue->version), $core->details)), $core->site ?? []),
             'drills' => DrillRun::where('project_id', $project->id)->latest('id')->limit(200)->get()->map(fn (DrillRun $run): array => $run->toShape()),
             'photographs' => (object) $photographs,
         ];

@@ -2,6 +2,7 @@
 
 namespace App\Project;
 
+use Apron\Detail\Detail;
 use Apron\File\SiteFormat;
 use Apron\Inspection\Check;
 use Apron\Inspection\EventKind;
@@ -10,28 +11,47 @@ use Apron\Inspection\OpeningChecks;
 use Apron\Inspection\SiteEvent;
 use Apron\Inspection\SiteRecord;
 use Apron\Inspection\Verdict;
-use Apron\Project;
 use Apron\Words;
 
 /** The site record as the phone and the report show it. */
 final class SiteSheet
 {
-    /** @return array<string, mixed> */
-    public static function of(Project $project, Words $words): array
+    /**
+     * The checks of a detail in their words, with what each asks: a phone gives that back with its reading.
+     *
+     * @return list<array<string, mixed>>
+     */
+    public static function checks(Detail $detail, Words $words, string $catalogue): array
     {
-        $record = new SiteRecord($project->site ?? []);
+        return array_map(fn (Check $check): array => SequenceSheet::check($check, $words) + [
+            'what' => $check->what,
+            'detail_title' => $detail->title,
+            'asked' => SiteFormat::writeAsked(SiteAsked::of($check, $words, $catalogue)),
+        ], OpeningChecks::of($detail));
+    }
+
+    /** @param  array<string, mixed>  $told  one of those above */
+    public static function asCheck(array $told): Check
+    {
+        return new Check($told['id'], $told['detail'], $told['what'], $told['place'], $told['step'], $told['drawn_mm'], $told['least_mm'], null);
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $checks  as above
+     * @param  list<SiteEvent>  $events
+     * @return array<string, mixed>
+     */
+    public static function of(array $checks, array $events): array
+    {
+        $record = new SiteRecord($events);
         $write = fn (SiteEvent $event): array => SiteFormat::write($event);
         $ofKind = fn (EventKind $kind): array => array_values(array_map($write, array_filter($record->events, fn (SiteEvent $e): bool => $e->kind === $kind)));
-        $checks = [];
-        foreach ($project->details as $detail) {
-            foreach (OpeningChecks::of($detail) as $check) {
-                $checks[] = self::check($check, $detail->title, $record, $words);
-            }
-        }
+        $standing = $record->byCheck();
+        $orphans = array_diff_key($standing, array_column($checks, null, 'id'));
 
         return [
             'visits' => $ofKind(EventKind::Visit),
-            'checks' => $checks,
+            'checks' => array_map(fn (array $told): array => self::check($told, $standing[$told['id']] ?? []), $checks),
             'photographs' => $ofKind(EventKind::Photograph),
             'faults' => array_map(fn (Fault $fault): array => [
                 'id' => $fault->raised->id,
@@ -41,18 +61,31 @@ final class SiteSheet
                 'repaired' => $fault->repaired === null ? null : $write($fault->repaired),
                 'reinspected' => $fault->reinspected === null ? null : $write($fault->reinspected),
             ], $record->faults()),
+            'orphans' => array_map(fn (string|int $check, array $readings): array => [
+                'check' => (string) $check,
+                'title' => $readings[0]->asked->title ?? (string) $check,
+                'readings' => array_map(fn (SiteEvent $r): array => SiteFormat::write($r) + ['severity_of' => Verdict::judge(null, $r)->value, 'today' => null], $readings),
+            ], array_keys($orphans), $orphans),
         ];
     }
 
-    /** @return array<string, mixed> */
-    private static function check(Check $check, string $detail, SiteRecord $record, Words $words): array
+    /**
+     * @param  array<string, mixed>  $told
+     * @param  list<SiteEvent>  $readings
+     * @return array<string, mixed>
+     */
+    private static function check(array $told, array $readings): array
     {
-        $readings = $record->readings($check->id);
+        $check = self::asCheck($told);
         $verdict = Verdict::of($check, $readings);
+        unset($told['what']);
 
-        return SequenceSheet::check($check, $words) + [
-            'detail_title' => $detail,
-            'readings' => array_map(fn (SiteEvent $r): array => SiteFormat::write($r) + ['severity_of' => Verdict::judge($check, $r)->value], $readings),
+        return $told + [
+            'readings' => array_map(function (SiteEvent $r) use ($check): array {
+                [$then, $today] = [Verdict::judge($check, $r), Verdict::today($check, $r)];
+
+                return SiteFormat::write($r) + ['severity_of' => $then->value, 'today' => $today === $then ? null : $today->value];
+            }, $readings),
             'verdict' => ['severity' => $verdict->severity?->value, 'count' => $verdict->count, 'least_mm' => $verdict->least, 'mean_mm' => $verdict->mean, 'out' => $verdict->out],
         ];
     }

@@ -21,10 +21,21 @@ class AppServiceProvider extends ServiceProvider
     {
         Model::preventLazyLoading(! $this->app->isProduction());
         // Only what was refused counts against an address: a crew that shares one signs in on phone after phone.
-        RateLimiter::for('sign-in', fn (Request $request): array => [
-            Limit::perMinute(10)->by($request->ip().'|'.mb_strtolower($request->string('email')->toString()))->after(fn (Response $response): bool => ! $response->isSuccessful()),
-            Limit::perMinute(60)->by((string) $request->ip()),
-        ]);
+        RateLimiter::for('sign-in', function (Request $request): array {
+            $email = $request->input('email');
+            $who = $request->ip().'|'.(is_string($email) ? mb_strtolower($email) : '');
+            $refused = fn (Response $response): bool => ! $response->isSuccessful();
+
+            // By the minute, by the hour and by the day: who guesses goes on for longer than who forgot.
+            return [
+                Limit::perMinute(10)->by("minute $who")->after($refused),
+                Limit::perHour(40)->by("hour $who")->after($refused),
+                Limit::perDay(100)->by("day $who")->after($refused),
+                Limit::perMinute(60)->by((string) $request->ip()),
+            ];
+        });
+        // Cures, sweeps, drills and reports take seconds each: a person asks for some, a loop for hundreds.
+        RateLimiter::for('costly', fn (Request $request): Limit => Limit::perMinute(60)->by('costly '.$request->user()?->getAuthIdentifier()));
         // A person typing into a drawing posts a draft at every key; a loop gone wild posts many more.
         RateLimiter::for('api', fn (Request $request): Limit => Limit::perMinute(1200)->by($request->user()?->getAuthIdentifier() ?: (string) $request->ip()));
     }

@@ -8,6 +8,7 @@ use Apron\Climate\Air;
 use Apron\Climate\Climate;
 use Apron\Climate\IndoorAir;
 use Apron\Detail\Detail;
+use Apron\File\Broken;
 use Apron\Inspection\SiteFindings;
 use Apron\Trace\DetailAssessment;
 use Apron\Trace\School;
@@ -16,9 +17,6 @@ use Apron\Trace\School;
 final readonly class Assessment
 {
     public const FORMAT = 'apron-assessment/1';
-
-    /** Raised when a rule changes what comes of a project, so that nothing kept from an older rule is shown. */
-    public const EDITION = 4;
 
     /** @var list<AssemblyAssessment> */
     public array $assemblies;
@@ -40,7 +38,7 @@ final readonly class Assessment
         foreach ($this->details as $detail) {
             $findings = [...$findings, ...$detail->findings()];
         }
-        $this->findings = Finding::worstFirst([...$findings, ...SiteFindings::of($project)]);
+        $this->findings = Finding::worstFirst([...array_map(self::broken(...), $project->broken), ...$findings, ...SiteFindings::of($project)]);
     }
 
     public function fails(): bool
@@ -55,8 +53,9 @@ final readonly class Assessment
     public function toArray(Words $words, bool $paths = true): array
     {
         $document = ['format' => self::FORMAT];
-        if ($this->project->climate !== null && $this->project->indoors !== null) {
-            $document['climate'] = ['months' => $this->months($this->project->climate, $this->project->indoors)];
+        $climate = self::climate($this->project);
+        if ($climate !== null) {
+            $document['climate'] = $climate;
         }
         if ($this->assemblies !== []) {
             $document['assemblies'] = array_map(fn (AssemblyAssessment $a): array => $a->toArray(), $this->assemblies);
@@ -64,13 +63,47 @@ final readonly class Assessment
         if ($paths && $this->details !== []) {
             $document['details'] = array_map(fn (DetailAssessment $d): array => $d->toArray($words), $this->details);
         }
-        $document['findings'] = array_map(fn (Finding $finding): array => self::finding($finding, $words), $this->findings);
+        $document['findings'] = array_map(fn (Finding $finding): array => self::shape($finding, $words), $this->findings);
 
         return $document;
     }
 
-    /** @return array<string, mixed> */
-    private static function finding(Finding $finding, Words $words): array
+    /** A part of a stored project that this release cannot read: the one thing to be said of it. */
+    public static function broken(Broken $broken): Finding
+    {
+        $section = $broken->section === 'openings' ? 'details' : $broken->section;
+
+        return new Finding('document.broken', Severity::Fail, $broken->id === '' ? $section : "$section/$broken->id", [
+            'id' => $broken->id === '' ? $broken->section : $broken->id, 'at' => $broken->why->pointer, 'found' => $broken->why->value, 'expected' => $broken->why->expected,
+        ], Source::computed('the format of the project file'));
+    }
+
+    /** @return array{months: list<array<string, float>>}|null the two airs of the project; null until both are stated */
+    public static function climate(Project $project): ?array
+    {
+        return $project->climate === null || $project->indoors === null ? null : ['months' => self::months($project->climate, $project->indoors)];
+    }
+
+    /**
+     * Findings of several documents put together, in the shapes they are told in.
+     *
+     * @param  list<\stdClass|array<string, mixed>>  $shapes
+     * @return list<\stdClass|array<string, mixed>> worst first; within a severity in the order given
+     */
+    public static function worstFirst(array $shapes): array
+    {
+        $bySeverity = [];
+        foreach ($shapes as $shape) {
+            $said = ((array) $shape)['severity'] ?? null;
+            $bySeverity[is_string($said) ? Severity::from($said)->rank() : 0][] = $shape;
+        }
+        ksort($bySeverity);
+
+        return array_merge(...$bySeverity);
+    }
+
+    /** @return array<string, mixed> a finding as `apron-assessment/1` has it */
+    public static function shape(Finding $finding, Words $words): array
     {
         return [
             'key' => $finding->key(),
@@ -85,7 +118,7 @@ final readonly class Assessment
     }
 
     /** @return list<array<string, float>> the two airs and their dew points, January first */
-    private function months(Climate $climate, IndoorAir $indoors): array
+    private static function months(Climate $climate, IndoorAir $indoors): array
     {
         $months = [];
         foreach ($climate->months as $m => $outdoors) {

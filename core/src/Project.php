@@ -7,7 +7,9 @@ use Apron\Climate\Climate;
 use Apron\Climate\Condition;
 use Apron\Climate\IndoorAir;
 use Apron\Detail\Detail;
+use Apron\File\Broken;
 use Apron\Inspection\SiteEvent;
+use Apron\Material\Material;
 use Apron\Material\Materials;
 use Apron\Quantity\UnitSystem;
 use Apron\Sequence\ScheduledOpening;
@@ -24,6 +26,7 @@ final readonly class Project
      * @param  list<ScheduledOpening>  $openings
      * @param  list<Training>  $training  oldest first
      * @param  list<SiteEvent>|null  $site  null where the project has no site record
+     * @param  list<Broken>  $broken  parts of a stored project that can no longer be read
      */
     public function __construct(
         public string $name,
@@ -40,6 +43,7 @@ final readonly class Project
         public array $openings,
         public array $training,
         public ?array $site,
+        public array $broken,
     ) {
     }
 
@@ -58,9 +62,35 @@ final readonly class Project
     public function in(Climate $climate): self
     {
         return new self(
-            $this->name, $this->units, $this->schools, $this->windPressure, $climate, $this->indoors, $this->conditions,
-            $this->materials, $this->assemblies, $this->details, $this->openings, $this->training, $this->site,
+            name: $this->name,
+            units: $this->units,
+            schools: $this->schools,
+            windPressure: $this->windPressure,
+            climate: $climate,
+            indoors: $this->indoors,
+            conditions: $this->conditions,
+            materials: $this->materials,
+            assemblies: $this->assemblies,
+            details: $this->details,
+            openings: $this->openings,
+            training: $this->training,
+            site: $this->site,
+            broken: $this->broken,
         );
+    }
+
+    /** @return array<string, Material> what its assemblies and details are made of, by id */
+    public function used(): array
+    {
+        $used = [];
+        foreach ($this->assemblies as $assembly) {
+            $used += $assembly->materials();
+        }
+        foreach ($this->details as $detail) {
+            $used += $detail->materials();
+        }
+
+        return $used;
     }
 
     /** @return list<Detail> those that stand in the file piece by piece */

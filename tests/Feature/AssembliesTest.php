@@ -9,7 +9,7 @@ beforeEach(function () {
     [$this->project, $consultant] = practice();
     $this->actingAs($consultant);
     $this->path = "/api/projects/{$this->project->id}";
-    $this->wall = $this->project->documents()->where(['kind' => DocumentKind::Assembly, 'key' => 'w2'])->firstOrFail()->decoded();
+    $this->wall = contentOf($this->project->documents()->where(['kind' => DocumentKind::Assembly, 'key' => 'w2'])->firstOrFail());
 });
 
 it('answers what would clear a finding of a draft, and what it offers can be saved and clears it', function () {
@@ -22,7 +22,7 @@ it('answers what would clear a finding of a draft, and what it offers can be sav
     $severities = array_column($this->getJson("{$this->path}/assessment")->json('findings'), 'severity', 'key');
     expect($severities[$key] ?? 'note')->toBe('note')
         // The retarder was of the library and is now the project's own, with the library's version.
-        ->and($this->project->documents()->where(['kind' => DocumentKind::Material])->get()->map->decoded()->firstWhere('name', 'Oil paint, two coats')['catalogue'])->not->toBe('');
+        ->and($this->project->documents()->where(['kind' => DocumentKind::Material])->get()->map(contentOf(...))->firstWhere('name', 'Oil paint, two coats')['catalogue'])->not->toBe('');
 });
 
 it('says that a finding is gone, and refuses a draft it cannot read', function () {
@@ -65,5 +65,5 @@ it('keeps a material of one’s own from its data sheet, and refuses one without
     expect(collect($this->getJson("{$this->path}/materials")->json())->firstWhere('id', 'our-board'))->toEqual($own)
         ->and(collect($this->getJson($this->path)->json('materials'))->pluck('key'))->toContain('our-board');
     $this->putJson("{$this->path}/documents/material/our-board", ['revision' => 1, 'content' => array_diff_key($own, ['permeance_ng_pa_s_m2' => 1])])->assertUnprocessable()->assertJsonFragment(['pointer' => '/materials/0']);
-    $this->deleteJson("{$this->path}/documents/material/our-board")->assertNoContent();
+    $this->deleteJson("{$this->path}/documents/material/our-board", ['revision' => 1])->assertNoContent();
 });

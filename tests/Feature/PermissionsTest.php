@@ -36,6 +36,8 @@ const ROUTES = [
     'GET api/projects/{project}/drills' => [401, 200, 200, 403],
     'GET api/projects/{project}/site' => [401, 200, 200, 403],
     'GET api/projects/{project}/photographs/{digest}' => [401, 404, 404, 403],
+    'GET api/projects/{project}/removed' => [401, 200, 200, 403],
+    'GET api/projects/{project}/documents/{kind}/{key}/revisions' => [401, 200, 200, 403],
     'GET api/projects/{project}/reports' => [401, 200, 200, 403],
     'POST api/projects/{project}/reports' => [401, 202, 202, 403],
     'POST api/projects/{project}/site/events' => [401, 422, 422, 403],
@@ -44,7 +46,7 @@ const ROUTES = [
     'DELETE api/projects/{project}/documents/{kind}/{key}' => [401, 403, 204, 403],
     'GET api/reports/{report}' => [401, 200, 200, 403],
     'GET api/reports/{report}/file' => [401, 404, 404, 403],
-    'POST api/reports/{report}/cancel' => [401, 200, 200, 403],
+    'POST api/reports/{report}/cancel' => [401, 403, 200, 403], // of a consultant’s report; an inspector cancels their own
 ];
 
 it('lists every route there is', function () {
@@ -60,7 +62,7 @@ it('lets each person do what their role allows', function (string $route, int $c
     $person = [null, $inspector, $consultant, person(Role::Consultant)][$column];
     [$method, $uri] = explode(' ', $route);
     $uri = strtr($uri, ['{project}' => $project->id, '{key}' => str_contains($uri, 'sequences') ? 'o4' : 'w2', '{kind}' => 'assembly', '{digest}' => str_repeat('a', 64), '{report}' => $report->id]);
-    $response = ($person ? $this->actingAs($person) : $this)->json($method, "/$uri");
+    $response = ($person ? $this->actingAs($person) : $this)->json($method, "/$uri", $method === 'DELETE' ? ['revision' => 1] : []);
     expect($response->getStatusCode())->toBe(ROUTES[$route][$column], "$route: ".mb_substr((string) $response->getContent(), 0, 300));
 })->with(array_keys(ROUTES))->with([0, 1, 2, 3]);
 

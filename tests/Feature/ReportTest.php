@@ -2,6 +2,7 @@
 
 use App\Jobs\PrintReport;
 use App\Models\Report;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 
@@ -77,10 +78,24 @@ it('gives the assessment without the paths of its details to every sheet, kept u
     [$project, $consultant] = practice();
     $this->actingAs($consultant);
     $whole = $this->getJson("/api/projects/{$project->id}/assessment?units=si")->assertOk()->json();
-    expect($project->fresh()->assessed_hash)->toBeNull();
     $slim = $this->getJson("/api/projects/{$project->id}/assessment?units=si&paths=none")->assertOk()->json();
-    expect($whole['details'][0]['strips'])->not->toBe([])->and($slim)->toBe(array_diff_key($whole, ['details' => true]));
-    $kept = $project->fresh();
+    expect($whole['details'][0]['strips'])->not->toBe([])->and($slim)->toEqual(array_diff_key($whole, ['details' => true]));
+    $kept = fn (): array => DB::table('assessments')->where('project_id', $project->id)->orderBy('id')->pluck('hash', 'key')->all();
+    $before = $kept();
     $this->getJson("/api/projects/{$project->id}/assessment?units=si&paths=none")->assertOk();
-    expect($project->fresh()->assessed_hash)->toBe($kept->assessed_hash)->not->toBeNull()->and(json_decode($kept->assessment, true))->toEqual($slim);
+    expect($kept())->toBe($before);
+
+    // One wall changed: it is assessed anew, the others are put together from what is kept.
+    $wall = contentOf($project->documents()->where('key', 'w1')->firstOrFail());
+    $wall['layers'][2]['thickness_mm'] = 20;
+    $this->putJson("/api/projects/{$project->id}/documents/assembly/w1", ['revision' => 1, 'content' => $wall])->assertOk();
+    $after = $this->getJson("/api/projects/{$project->id}/assessment?units=si&paths=none")->assertOk()->json();
+    expect(array_keys(array_diff_assoc($kept(), $before)))->toBe(['w1', ''])
+        ->and($after)->toEqual(array_diff_key($this->getJson("/api/projects/{$project->id}/assessment?units=si")->json(), ['details' => true]));
+
+    // A material changed: what is made of it is, too.
+    $board = contentOf($project->documents()->where(['kind' => 'material', 'key' => $wall['layers'][2]['material']])->firstOrFail());
+    $this->putJson("/api/projects/{$project->id}/documents/material/{$board['id']}", ['revision' => 1, 'content' => ['conductivity_w_mk' => 0.2] + $board])->assertOk();
+    $changed = $this->getJson("/api/projects/{$project->id}/assessment?units=si&paths=none")->assertOk()->json();
+    expect($changed)->not->toEqual($after)->and($changed)->toEqual(array_diff_key($this->getJson("/api/projects/{$project->id}/assessment?units=si")->json(), ['details' => true]));
 });

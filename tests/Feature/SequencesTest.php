@@ -143,7 +143,7 @@ it('keeps an opening as its method and sizes, and as a detail of its own once a 
     $documents = $this->getJson($this->path)->json();
     expect(array_column($documents['openings'], 'key'))->toContain('o7')->and(array_column($documents['details'], 'key'))->not->toContain('o7')
         ->and($this->project->documents()->where('key', 'o7')->sole()->revisions()->count())->toBe(3);
-    $this->deleteJson("{$this->path}/documents/opening/o7")->assertNoContent();
+    $this->deleteJson("{$this->path}/documents/opening/o7", ['revision' => 3])->assertNoContent();
     $this->getJson("{$this->path}/sequences/o7")->assertNotFound();
 });
 

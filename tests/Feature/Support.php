@@ -1,10 +1,17 @@
 <?php
 
+use App\Models\Document;
 use App\Models\Organisation;
 use App\Models\Project;
 use App\Models\Role;
 use App\Models\User;
 use App\Project\ProjectStore;
+
+/** @return array<string, mixed> what a document holds */
+function contentOf(Document $document): array
+{
+    return json_decode($document->content, true);
+}
 
 function person(Role $role, ?Organisation $practice = null): User
 {

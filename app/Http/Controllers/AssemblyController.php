@@ -2,9 +2,10 @@
 
 namespace App\Http\Controllers;
 
+use App\Http\Body;
 use App\Models\DocumentKind;
 use App\Models\Project;
-use App\Project\ProjectStore;
+use App\Project\StoredProject;
 use Apron\Assembly\AssemblyAssessment;
 use Apron\Climate\GenericClimates;
 use Apron\Cure\Cure;
@@ -23,7 +24,7 @@ use OpenApi\Attributes as OA;
 
 class AssemblyController
 {
-    public function __construct(private readonly ProjectStore $store, private readonly Catalogue $catalogue)
+    public function __construct(private readonly StoredProject $stored, private readonly Catalogue $catalogue)
     {
     }
 
@@ -31,8 +32,8 @@ class AssemblyController
     #[OA\Post(path: '/api/projects/{project}/cures', operationId: 'cures', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'changes that clear the finding', content: new OA\JsonContent(ref: '#/components/schemas/Cures')), new OA\Response(response: 404, description: 'the draft has no such finding'), new OA\Response(response: 422, description: 'cannot be used')])]
     public function cures(Request $request, Project $project): JsonResponse
     {
-        $given = $request->validate(['content' => 'required|array', 'key' => 'required|string', 'units' => 'nullable|in:si,us']);
-        $core = $this->store->draft($project, DocumentKind::Assembly, $request->input('content'));
+        $given = $request->validate(['key' => 'required|string', 'units' => 'nullable|in:si,us']);
+        $core = $this->stored->draft($project, DocumentKind::Assembly, Body::content($request));
         $words = $this->words($given, $core);
         $assembly = $core->assemblies[0];
         foreach ((new AssemblyAssessment($core, $assembly))->findings() as $finding) {
@@ -47,8 +48,8 @@ class AssemblyController
     #[OA\Post(path: '/api/projects/{project}/sweep', operationId: 'sweep', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'a row of points for each climate', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/SweepRow'))), new OA\Response(response: 422, description: 'cannot be used')])]
     public function sweep(Request $request, Project $project, GenericClimates $climates): JsonResponse
     {
-        $given = $request->validate(['content' => 'required|array', 'layer' => 'required|string']);
-        $core = $this->store->draft($project, DocumentKind::Assembly, $request->input('content'));
+        $given = $request->validate(['layer' => 'required|string']);
+        $core = $this->stored->draft($project, DocumentKind::Assembly, Body::content($request));
         $assembly = $core->assemblies[0];
         foreach ($assembly->layers as $i => $layer) {
             if ($layer->id === $given['layer']) {
@@ -65,7 +66,7 @@ class AssemblyController
     #[OA\Get(path: '/api/examples', operationId: 'examples', parameters: [new OA\QueryParameter(name: 'units', schema: new OA\Schema(type: 'string', enum: ['si', 'us']))], responses: [new OA\Response(response: 200, description: 'assemblies of the trade with their verdicts', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Example')))])]
     public function examples(Request $request): JsonResponse
     {
-        $words = new Words($request->enum('units', UnitSystem::class) ?? UnitSystem::SI);
+        $words = new Words(UnitSystem::from($request->validate(['units' => 'nullable|in:si,us'])['units'] ?? 'si'));
 
         return new JsonResponse(array_map(function (Example $example) use ($words): array {
             $assessed = new AssemblyAssessment($example->project, $example->project->assemblies[0]);

@@ -3,7 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Models\Project;
-use App\Project\ProjectStore;
+use App\Project\StoredProject;
 use Apron\Climate\ClimateFileRefused;
 use Apron\Climate\EpwReader;
 use Apron\Climate\GenericClimates;
@@ -47,11 +47,12 @@ class ClimateController
     }
 
     #[OA\Get(path: '/api/projects/{project}/hours.csv', operationId: 'hours', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'seed', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'a year of hours made from the climate’s months'), new OA\Response(response: 404, description: 'the project has no climate')])]
-    public function hours(Request $request, Project $project, ProjectStore $store): Response
+    public function hours(Request $request, Project $project, StoredProject $stored): Response
     {
         $seed = (int) ($request->validate(['seed' => 'nullable|integer|min:0|max:2147483647'])['seed'] ?? 1);
-        $climate = $store->open($project)->climate ?? abort(404, 'This project has no climate yet.');
-        $lines = ["# made from the twelve months of {$climate->name}, seed $seed; not a measured year", 'hour,temperature_c,vapour_pressure_pa,rain_mm,wind_m_s,wind_from_deg,sun_w_m2'];
+        $climate = $stored->part($project)->climate ?? abort(404, 'This project has no climate yet.');
+        $name = trim((string) preg_replace('/[\x00-\x1f\x7f,"]+/', ' ', $climate->name));
+        $lines = ["# made from the twelve months of $name, seed $seed; not a measured year", 'hour,temperature_c,vapour_pressure_pa,rain_mm,wind_m_s,wind_from_deg,sun_w_m2'];
         $cell = fn (?float $value, int $digits): string => $value === null ? '' : (string) round($value, $digits);
         foreach (HourlyYear::synthesise($climate, $seed)->hours as $i => $hour) {
             $lines[] = implode(',', [$i + 1, $cell($hour->celsius, 2), $cell($hour->vapourPressure, 1), $cell($hour->rain, 3), $cell($hour->wind, 2), $cell($hour->windFrom, 0), $cell($hour->sun, 1)]);

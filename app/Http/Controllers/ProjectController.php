@@ -5,12 +5,16 @@ namespace App\Http\Controllers;
 use App\Models\Document;
 use App\Models\DocumentKind;
 use App\Models\Project;
+use App\Project\KeptAssessment;
 use App\Project\ProjectArchive;
 use App\Project\ProjectStore;
+use App\Project\StoredProject;
+use Apron\Assessment;
 use Apron\File\MaterialFormat;
 use Apron\File\ProjectFormat;
 use Apron\Material\Catalogue;
 use Apron\Quantity\UnitSystem;
+use Apron\Words;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -20,16 +24,23 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 class ProjectController
 {
-    public function __construct(private readonly ProjectStore $store)
+    /** So many projects are listed at once; more by the next page, or by a part of their name. */
+    private const PAGE = 100;
+
+    public function __construct(private readonly ProjectStore $store, private readonly StoredProject $stored, private readonly KeptAssessment $kept)
     {
     }
 
     #[OA\Get(path: '/api/projects', operationId: 'projects', responses: [new OA\Response(response: 200, description: 'the projects of one’s organisation')])]
     public function index(Request $request): JsonResponse
     {
-        $projects = Project::where('organisation_id', $request->user()->organisation_id)->latest('updated_at')->orderBy('id')->get();
+        $given = $request->validate(['find' => 'nullable|string|max:200', 'page' => 'nullable|integer|min:1|max:100000']);
+        $found = Project::query()->toBase()->where('organisation_id', $request->user()->organisation_id)
+            ->when($given['find'] ?? null, fn ($query, string $words) => $query->whereRaw('name collate utf8mb4_general_ci like ?', ['%'.addcslashes($words, '%_\\').'%']))
+            ->orderByDesc('updated_at')->orderBy('id');
+        $projects = $found->forPage((int) ($given['page'] ?? 1), self::PAGE)->get(['id', 'name', 'updated_at']);
 
-        return new JsonResponse($projects->map(fn (Project $p): array => ['id' => $p->id, 'name' => $p->name, 'updated' => $p->updated_at?->toIso8601ZuluString()]));
+        return new JsonResponse($projects->map(fn (\stdClass $p): array => ['id' => $p->id, 'name' => $p->name, 'updated' => str_replace(' ', 'T', $p->updated_at).'Z']));
     }
 
     #[OA\Post(path: '/api/projects', operationId: 'createProject', responses: [new OA\Response(response: 201, description: 'a new, empty project')])]
@@ -53,7 +64,9 @@ class ProjectController
     public function show(Request $request, Project $project): JsonResponse
     {
         $documents = $project->documents()->get();
-        $of = fn (DocumentKind $kind): array => $documents->filter(fn (Document $d): bool => $d->kind === $kind)->map(fn (Document $d): array => $d->toShape())->values()->all();
+        $broken = $this->kept->broken($project);
+        $of = fn (DocumentKind $kind): array => $documents->filter(fn (Document $d): bool => $d->kind === $kind)
+            ->map(fn (Document $d): array => $d->toShape($broken[($kind->section() ?? 'brief').'/'.($kind === DocumentKind::Brief ? '' : $d->key)] ?? null))->values()->all();
 
         return new JsonResponse([
             'id' => $project->id,
@@ -69,13 +82,20 @@ class ProjectController
     #[OA\Get(path: '/api/projects/{project}/assessment', operationId: 'assessment', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'units', schema: new OA\Schema(type: 'string', enum: ['si', 'us'])), new OA\QueryParameter(name: 'paths', description: 'none leaves out the details with the paths of their strips', schema: new OA\Schema(type: 'string', enum: ['all', 'none']))], responses: [new OA\Response(response: 200, description: 'figures and findings', content: new OA\JsonContent(ref: '#/components/schemas/Assessment'))])]
     public function assessment(Request $request, Project $project): JsonResponse
     {
-        return JsonResponse::fromJsonString($this->store->assessment($project, $request->enum('units', UnitSystem::class), $request->query('paths') !== 'none'));
+        $given = $request->validate(['units' => 'nullable|in:si,us', 'paths' => 'nullable|in:all,none']);
+        $units = isset($given['units']) ? UnitSystem::from($given['units']) : null;
+        if (($given['paths'] ?? 'all') === 'none') {
+            return JsonResponse::fromJsonString($this->kept->of($project, $units ?? $this->stored->part($project)->units));
+        }
+        $core = $this->stored->open($project);
+
+        return JsonResponse::fromJsonString(json_encode((new Assessment($core))->toArray(new Words($units ?? $core->units)), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
     }
 
     #[OA\Get(path: '/api/projects/{project}/materials', operationId: 'materials', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'the project’s own and the catalogue’s')])]
     public function materials(Project $project, Catalogue $catalogue): JsonResponse
     {
-        $own = $this->store->open($project)->materials->own;
+        $own = $this->stored->part($project)->materials->own;
         $rows = array_map(MaterialFormat::write(...), array_values($own));
         foreach ($catalogue->all() as $material) {
             if (! isset($own[$material->id])) {
@@ -89,7 +109,7 @@ class ProjectController
     #[OA\Get(path: '/api/projects/{project}/export.json', operationId: 'exportFile', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'the project file')])]
     public function exportFile(Project $project): Response
     {
-        return new Response(ProjectFormat::write($this->store->open($project)), 200, ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="project.json"']);
+        return new Response(ProjectFormat::write($this->stored->open($project)), 200, ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="project.json"']);
     }
 
     #[OA\Get(path: '/api/projects/{project}/export.zip', operationId: 'exportArchive', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'the project file with its photographs')])]

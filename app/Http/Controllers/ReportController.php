@@ -3,9 +3,9 @@
 namespace App\Http\Controllers;
 
 use App\Jobs\PrintReport;
+use App\Models\DocumentKind;
 use App\Models\Project;
 use App\Models\Report;
-use App\Project\ProjectStore;
 use App\Project\ReportSheet;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -16,10 +16,6 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 
 class ReportController
 {
-    public function __construct(private readonly ProjectStore $store)
-    {
-    }
-
     #[OA\Get(path: '/api/projects/{project}/reports', operationId: 'reports', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'newest first')])]
     public function index(Project $project): JsonResponse
     {
@@ -31,8 +27,8 @@ class ReportController
     {
         $given = $request->validate(['cards' => 'nullable|string|max:80']);
         $cards = $given['cards'] ?? null;
-        abort_if($cards !== null && $this->store->open($project)->detail($cards) === null, 422, "No detail “{$cards}” in this project.");
-        $report = $project->reports()->create(['cards' => $cards, 'by' => $request->user()->name, 'state' => 'queued', 'percent' => 0, 'doing' => 'waiting for the printer']);
+        abort_if($cards !== null && ! $project->documents()->whereIn('kind', DocumentKind::Detail->sharing())->where('key', $cards)->exists(), 422, "No detail “{$cards}” in this project.");
+        $report = $project->reports()->create(['cards' => $cards, 'by' => $request->user()->name, 'user_id' => $request->user()->id, 'state' => 'queued', 'percent' => 0, 'doing' => 'waiting for the printer']);
         PrintReport::dispatch($report->id);
 
         return new JsonResponse($report->toShape(), 202);
@@ -57,7 +53,7 @@ class ReportController
     {
         abort_if($report->path === null, 404, 'This report has not been printed.');
 
-        return Storage::download($report->path, $report->cards === null ? 'report.pdf' : "step-cards-{$report->cards}.pdf", ['Content-Type' => 'application/pdf']);
+        return Storage::download($report->path, $report->cards === null ? 'report.pdf' : 'step-cards-'.preg_replace('/[^A-Za-z0-9._-]+/', '-', $report->cards).'.pdf', ['Content-Type' => 'application/pdf']);
     }
 
     /** The pages as the printer opens them; the address is signed and short-lived, for the printer has no session. */

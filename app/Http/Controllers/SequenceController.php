@@ -2,13 +2,15 @@
 
 namespace App\Http\Controllers;
 
+use App\Http\Body;
 use App\Models\DocumentKind;
 use App\Models\DrillRun;
 use App\Models\Project;
-use App\Project\ProjectStore;
 use App\Project\SequenceSheet;
+use App\Project\StoredProject;
 use Apron\Detail\Detail;
 use Apron\File\DetailWriter;
+use Apron\File\Node;
 use Apron\Material\Materials;
 use Apron\Project as CoreProject;
 use Apron\Quantity\UnitSystem;
@@ -31,7 +33,7 @@ use OpenApi\Attributes as OA;
 /** Details and the order they are built in: made from sizes, drawn, practised, and the pieces round a unit worked out. */
 class SequenceController
 {
-    public function __construct(private readonly ProjectStore $store)
+    public function __construct(private readonly StoredProject $stored)
     {
     }
 
@@ -61,14 +63,14 @@ class SequenceController
     #[OA\Post(path: '/api/projects/{project}/generate', operationId: 'generateDetail', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'the sheet of the detail', content: new OA\JsonContent(ref: '#/components/schemas/SequenceSheet')), new OA\Response(response: 422, description: 'sizes that the method cannot dress')])]
     public function generate(Request $request, Project $project): JsonResponse
     {
-        $given = $request->validate(['id' => 'required|string|max:80', 'title' => 'required|string|max:200', 'parameters' => 'required|array', 'generator' => ['nullable', Rule::in(array_keys(Generators::all()))], 'units' => 'nullable|in:si,us']);
-        $core = $this->store->open($project);
+        $given = $request->validate(['id' => 'required|string|max:80', 'title' => 'required|string|max:200', 'parameters' => 'present|array', 'generator' => ['nullable', Rule::in(array_keys(Generators::all()))], 'units' => 'nullable|in:si,us']);
+        $core = $this->stored->part($project);
         $parameters = array_map(fn (mixed $value): float|string => is_numeric($value) ? (float) $value : (is_string($value) ? $value : throw new CannotGenerate('parameters', 'a list', 'numbers and material ids')), $given['parameters']);
         $generator = Generators::named($given['generator'] ?? FlangedUnitInFastenedSheet::NAME) ?? throw new \LogicException;
         $parameters += Generators::settled($generator, $core->schools, $core->headOfWater(), $parameters);
         $detail = $generator->make($given['id'], $given['title'], $parameters, new Materials($core->materials->own, $core->materials->catalogue));
         // Through the reader as well, so that nothing is drawn that could not be saved.
-        $read = $this->store->draft($project, DocumentKind::Detail, DetailWriter::write($detail))->details[0];
+        $read = $this->stored->draft($project, DocumentKind::Detail, Node::of(DetailWriter::write($detail)))->details[0];
 
         return new JsonResponse(SequenceSheet::of($read, new Words(isset($given['units']) ? UnitSystem::from($given['units']) : $core->units), School::of($core->schools)));
     }
@@ -77,8 +79,8 @@ class SequenceController
     #[OA\Post(path: '/api/projects/{project}/sheet', operationId: 'sheetOfDraft', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'the sheet of the detail', content: new OA\JsonContent(ref: '#/components/schemas/SequenceSheet')), new OA\Response(response: 422, description: 'cannot be used')])]
     public function sheet(Request $request, Project $project): JsonResponse
     {
-        $given = $request->validate(['content' => 'required|array', 'units' => 'nullable|in:si,us']);
-        $core = $this->store->draft($project, DocumentKind::Detail, $request->input('content'));
+        $given = $request->validate(['units' => 'nullable|in:si,us']);
+        $core = $this->stored->draft($project, DocumentKind::Detail, Body::content($request));
 
         return new JsonResponse(SequenceSheet::of($core->details[0], new Words(isset($given['units']) ? UnitSystem::from($given['units']) : $core->units), School::of($core->schools)));
     }
@@ -88,7 +90,7 @@ class SequenceController
     {
         [$core, $detail] = $this->detail($project, $key);
 
-        return new JsonResponse(SequenceSheet::of($detail, new Words($request->enum('units', UnitSystem::class) ?? $core->units), School::of($core->schools)));
+        return new JsonResponse(SequenceSheet::of($detail, new Words($this->units($request) ?? $core->units), School::of($core->schools)));
     }
 
     /** The pieces of the joint round a unit, and what each depth of it costs and gains. */
@@ -97,7 +99,7 @@ class SequenceController
     {
         $sizes = ['width_mm', 'height_mm', 'depth_mm', 'gap_mm', 'frame_mm', 'unit_kg'];
         $given = $request->validate(array_fill_keys($sizes, 'required|numeric') + ['insulation_mm' => 'nullable|numeric|min:0', 'setback_mm' => 'nullable|numeric|min:0', 'units' => 'nullable|in:si,us']);
-        $core = $this->store->open($project);
+        $core = $this->stored->part($project);
         $words = new Words(isset($given['units']) ? UnitSystem::from($given['units']) : $core->units);
         $float = array_map(floatval(...), array_intersect_key($given, array_flip([...$sizes, 'setback_mm'])));
         $rows = array_map(fn (array $row): array => ['what' => $row['what'], 'title' => $words->text($row['what'], 'title'), 'text' => $words->text($words->coded($row['what'], $core->schools), 'reason', $row['figures'])], Joinery::of($float));
@@ -120,11 +122,12 @@ class SequenceController
     #[OA\Post(path: '/api/projects/{project}/sequences/{key}/drill', operationId: 'drill', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string')), new OA\PathParameter(name: 'key', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'what came of it', content: new OA\JsonContent(ref: '#/components/schemas/Drill')), new OA\Response(response: 422, description: 'not an order of the steps')])]
     public function drill(Request $request, Project $project, string $key): JsonResponse
     {
-        $given = $request->validate(['order' => 'required|array|max:999', 'order.*' => 'integer', 'tries' => 'nullable|integer|min:1|max:999', 'keep' => 'nullable|boolean', 'units' => 'nullable|in:si,us']);
+        $given = $request->validate(['tries' => 'nullable|integer|min:1|max:999', 'keep' => 'nullable|boolean', 'units' => 'nullable|in:si,us']);
         [$core, $detail] = $this->detail($project, $key);
         $words = new Words(isset($given['units']) ? UnitSystem::from($given['units']) : $core->units);
+        $order = array_map(fn (Node $step): int => $step->integer(1, 999), Body::content($request, 'order')->items(1, 999));
         try {
-            $drill = Drill::run($detail, array_map(intval(...), array_values($given['order'])));
+            $drill = Drill::run($detail, $order);
         } catch (\InvalidArgumentException $wrong) {
             throw ValidationException::withMessages(['order' => $wrong->getMessage()]);
         }
@@ -137,7 +140,7 @@ class SequenceController
             'sheet' => $sheet,
         ];
         if ($given['keep'] ?? false) {
-            DrillRun::create(['project_id' => $project->id, 'detail' => $key, 'title' => $detail->title, 'by' => $request->user()->name, 'order' => $given['order'], 'tries' => $given['tries'] ?? 1, 'broken' => count($drill->broken), 'worst' => $shape['worst'] ?? 'cannot be built']);
+            DrillRun::create(['project_id' => $project->id, 'detail' => $key, 'title' => $detail->title, 'by' => $request->user()->name, 'user_id' => $request->user()->id, 'at' => now()->toIso8601ZuluString(), 'order' => $order, 'tries' => $given['tries'] ?? 1, 'broken' => count($drill->broken), 'worst' => $shape['worst'] ?? 'cannot be built']);
         }
 
         return new JsonResponse($shape);
@@ -149,10 +152,18 @@ class SequenceController
         return new JsonResponse(DrillRun::where('project_id', $project->id)->latest('id')->limit(200)->get()->map(fn (DrillRun $run): array => $run->toShape()));
     }
 
+    private function units(Request $request): ?UnitSystem
+    {
+        $given = $request->validate(['units' => 'nullable|in:si,us']);
+
+        return isset($given['units']) ? UnitSystem::from($given['units']) : null;
+    }
+
     /** @return array{CoreProject, Detail} */
     private function detail(Project $project, string $key): array
     {
-        $core = $this->store->open($project);
+        $document = $project->documents()->whereIn('kind', DocumentKind::Detail->sharing())->where('key', $key)->get();
+        $core = $this->stored->part($project, $document);
 
         return [$core, $core->detail($key) ?? abort(404, "No detail “{$key}” in this project.")];
     }

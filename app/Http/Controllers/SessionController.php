@@ -2,9 +2,13 @@
 
 namespace App\Http\Controllers;
 
+use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
@@ -15,12 +19,22 @@ class SessionController
     public function signIn(Request $request): JsonResponse
     {
         $given = $request->validate(['email' => 'required|string|max:200', 'password' => 'required|string|max:200']);
-        if (! Auth::attempt($given)) {
+        $user = User::where('email', $given['email'])->whereNull('left_at')->first();
+        // An address that nobody has takes as long to refuse as a wrong password: times tell who works here.
+        $right = Hash::check($given['password'], $user->password ?? $this->nobodys());
+        if ($user === null || ! $right) {
             throw ValidationException::withMessages(['email' => 'No person signs in with this address and password.']);
         }
+        Auth::login($user);
         $request->session()->regenerate();
 
         return $this->me($request);
+    }
+
+    /** A hash of no password, made once and as costly to check as any other. */
+    private function nobodys(): string
+    {
+        return Cache::rememberForever('nobody.'.config('hashing.bcrypt.rounds', 12), fn (): string => Hash::make(Str::random(40)));
     }
 
     #[OA\Post(path: '/api/sign-out', operationId: 'signOut', responses: [new OA\Response(response: 204, description: 'signed out')])]
@@ -38,6 +52,6 @@ class SessionController
     {
         $user = $request->user();
 
-        return new JsonResponse(['name' => $user->name, 'role' => $user->role->value]);
+        return new JsonResponse(['id' => $user->id, 'name' => $user->name, 'role' => $user->role->value]);
     }
 }

@@ -4,6 +4,7 @@ namespace Apron\Assembly;
 
 use Apron\Climate\IndoorAir;
 use Apron\Climate\Soil;
+use Apron\Material\Material;
 
 /** A wall, roof, floor or foundation wall as layers, inside to outside. */
 final readonly class Assembly
@@ -92,5 +93,19 @@ final readonly class Assembly
         $layers[$at] = $layer;
 
         return $this->withLayers(array_values($layers));
+    }
+
+    /** @return array<string, Material> what its layers and their framing are made of, by id */
+    public function materials(): array
+    {
+        $materials = [];
+        foreach ($this->layers as $layer) {
+            $materials[$layer->material->id] = $layer->material;
+            if ($layer->framing !== null) {
+                $materials[$layer->framing->material->id] = $layer->framing->material;
+            }
+        }
+
+        return $materials;
     }
 }

@@ -2,6 +2,8 @@
 
 namespace Apron\Detail;
 
+use Apron\Material\Material;
+
 /** What happens where two parts of the envelope meet: pieces laid on flat facets in an order. */
 final readonly class Detail
 {
@@ -80,6 +82,17 @@ final readonly class Detail
             generated: null,
             gaps: $this->gaps,
         );
+    }
+
+    /** @return array<string, Material> what its pieces are made of, by id */
+    public function materials(): array
+    {
+        $materials = [];
+        foreach ($this->pieces as $piece) {
+            $materials[$piece->material->id] = $piece->material;
+        }
+
+        return $materials;
     }
 
     public function piece(string $id): ?Piece

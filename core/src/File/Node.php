@@ -100,6 +100,12 @@ final readonly class Node
         return $this->child($key);
     }
 
+    /** The id of a row, as far as it has one; for saying which it is. */
+    public function named(): string
+    {
+        return $this->value instanceof \stdClass && is_string($this->value->id ?? null) ? $this->value->id : '';
+    }
+
     public function optional(string $key): ?self
     {
         return $this->has($key) ? $this->child($key) : null;
@@ -121,6 +127,14 @@ final readonly class Node
         }
 
         return $items;
+    }
+
+    /** Itself, where it is a list of no more than so many. */
+    public function listOf(int $most): self
+    {
+        $this->items(0, $most);
+
+        return $this;
     }
 
     /** @return list<float> */
@@ -183,6 +197,16 @@ final readonly class Node
     public function raw(): mixed
     {
         return $this->value;
+    }
+
+    /**
+     * The same object with some keys said otherwise.
+     *
+     * @param  array<string, mixed>  $said
+     */
+    public function with(array $said): self
+    {
+        return new self((object) ($said + ($this->value instanceof \stdClass ? get_object_vars($this->value) : [])), $this->pointer);
     }
 
     /** Above zero: from the least to the most that there is in the trade. */

@@ -19,6 +19,9 @@ final class ProjectFormat
 {
     public const FORMAT = 'apron-project/1';
 
+    /** Cases tried on every assembly; more would be a study and not a brief. */
+    private const MOST_CONDITIONS = 50;
+
     private const SECTIONS = ['format', 'project', 'climate', 'indoor', 'conditions', 'materials', 'assemblies', 'details', 'openings', 'training', 'site'];
 
     /** @throws FileRefused */
@@ -27,19 +30,30 @@ final class ProjectFormat
         return self::read(Node::parse($json), $catalogue);
     }
 
-    /** @throws FileRefused */
+    /** A file as somebody brings it: one part that cannot be used refuses it. @throws FileRefused */
     public static function read(Node $node, Catalogue $catalogue): Project
+    {
+        return self::readRows($node, $catalogue, Rows::refusing());
+    }
+
+    /** What is stored of a project, parts of which a later release may no longer read: those are named in `broken` and left out. */
+    public static function stored(Node $node, Catalogue $catalogue): Project
+    {
+        return self::readRows($node, $catalogue, Rows::settingAside());
+    }
+
+    private static function readRows(Node $node, Catalogue $catalogue, Rows $rows): Project
     {
         $node->object(self::SECTIONS, ['format', 'project']);
         $node->get('format')->word([self::FORMAT]);
         $project = $node->get('project')->object(['name', 'units', 'schools', 'wind_pressure_pa'], ['name', 'units']);
-        $climate = $node->has('climate') ? ClimateFormat::climate($node->get('climate')) : null;
-        $materials = new Materials(self::byId($node->optional('materials'), MaterialFormat::read(...)), $catalogue);
+        $climate = $node->has('climate') ? $rows->one('brief', null, fn () => ClimateFormat::climate($node->get('climate'))) : null;
+        $materials = new Materials($rows->byId('materials', $node->optional('materials'), MaterialFormat::read(...)), $catalogue);
 
-        $schools = self::schools($project->optional('schools'));
-        $wind = $project->optional('wind_pressure_pa')?->positive(5000, 'Pa', 0.1);
-        $details = self::byId($node->optional('details'), fn (Node $n) => DetailFormat::read($n, $materials));
-        $openings = self::byId($node->optional('openings'), fn (Node $n) => OpeningFormat::read($n, $materials, $schools, Project::headOf($wind)), $details);
+        $schools = $rows->one('brief', null, fn () => self::schools($project->optional('schools'))) ?? [];
+        $wind = $rows->one('brief', null, fn () => $project->optional('wind_pressure_pa')?->positive(5000, 'Pa', 0.1));
+        $details = $rows->byId('details', $node->optional('details'), fn (Node $n) => DetailFormat::read($n, $materials));
+        $openings = $rows->byId('openings', $node->optional('openings'), fn (Node $n) => OpeningFormat::read($n, $materials, $schools, Project::headOf($wind)), $details);
         $films = SurfaceFilms::from($schools['films'] ?? 'iso');
 
         return new Project(
@@ -48,14 +62,15 @@ final class ProjectFormat
             schools: $schools,
             windPressure: $wind,
             climate: $climate,
-            indoors: $node->has('indoor') ? ClimateFormat::indoors($node->get('indoor'), $climate) : null,
-            conditions: array_map(ClimateFormat::condition(...), $node->optional('conditions')?->items() ?? []),
+            indoors: $node->has('indoor') ? $rows->one('brief', null, fn () => ClimateFormat::indoors($node->get('indoor'), $climate)) : null,
+            conditions: $rows->all('brief', $node->optional('conditions')?->listOf(self::MOST_CONDITIONS), ClimateFormat::condition(...)),
             materials: $materials,
-            assemblies: array_values(self::byId($node->optional('assemblies'), fn (Node $n) => AssemblyFormat::read($n, $materials, $films, $climate))),
+            assemblies: array_values($rows->byId('assemblies', $node->optional('assemblies'), fn (Node $n) => AssemblyFormat::read($n, $materials, $films, $climate))),
             details: [...array_values($details), ...array_map(fn (ScheduledOpening $row): Detail => $row->detail, array_values($openings))],
             openings: array_values($openings),
-            training: array_map(TrainingFormat::read(...), $node->optional('training')?->items() ?? []),
-            site: $node->has('site') ? SiteFormat::read($node->get('site')) : null,
+            training: $rows->all('training', $node->optional('training'), TrainingFormat::read(...)),
+            site: $node->has('site') ? SiteFormat::read($node->get('site'), $rows) : null,
+            broken: $rows->broken,
         );
     }
 
@@ -105,26 +120,5 @@ final class ProjectFormat
         }
 
         return $schools;
-    }
-
-    /**
-     * @template T of object{id: string}
-     *
-     * @param  callable(Node): T  $read
-     * @param  array<string, object>  $beside  rows of another list whose ids are taken too
-     * @return array<string, T> by id
-     */
-    private static function byId(?Node $list, callable $read, array $beside = []): array
-    {
-        $rows = [];
-        foreach ($list?->items() ?? [] as $node) {
-            $row = $read($node);
-            if (isset($rows[$row->id]) || isset($beside[$row->id])) {
-                $node->get('id')->refuse('an id that no other in this list has'.($beside === [] ? '' : ', nor a detail'));
-            }
-            $rows[$row->id] = $row;
-        }
-
-        return $rows;
     }
 }

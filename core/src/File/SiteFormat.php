@@ -18,26 +18,25 @@ final class SiteFormat
     private const YEARS = [1990, 2099];
 
     /**
+     * @param  Rows|null  $rows  how a bad event is taken; it refuses the file where nothing is said
      * @return list<SiteEvent>
      *
      * @throws FileRefused
      */
-    public static function read(Node $node): array
+    public static function read(Node $node, ?Rows $rows = null): array
     {
-        $events = $ids = [];
-        foreach ($node->object(['events'])->optional('events')?->items() ?? [] as $row) {
-            $event = self::event($row);
-            if (isset($ids[$event->id])) {
-                $row->get('id')->refuse('an id that no other event has');
+        $rows ??= Rows::refusing();
+        $list = $node->object(['events'])->optional('events');
+        $events = $rows->byId('site', $list, self::event(...));
+        $kinds = array_map(fn (SiteEvent $event): EventKind => $event->kind, $events);
+        foreach ($list?->items() ?? [] as $row) {
+            $event = $events[$row->named()] ?? null;
+            if ($event !== null && $rows->one('site', $row, fn () => self::demandReferences($row, $event, $kinds)) === null) {
+                unset($events[$event->id]);
             }
-            $ids[$event->id] = $event->kind;
-            $events[] = $event;
-        }
-        foreach ($node->optional('events')?->items() ?? [] as $i => $row) {
-            self::demandReferences($row, $events[$i], $ids);
         }
 
-        return $events;
+        return array_values($events);
     }
 
     /** @throws FileRefused */
@@ -80,6 +79,46 @@ final class SiteFormat
             passes: $node->optional('passes')?->boolean(),
             photographs: array_map(self::digest(...), $node->optional('photographs')?->items($kind === EventKind::Photograph ? 1 : 0, 40) ?? []),
             asked: self::asked($node->optional('asked')),
+        );
+    }
+
+    /**
+     * An event as this writes it, read back without looking at each part of it again; null where it is not one.
+     *
+     * @param  mixed  $row  what json_decode makes of it, as an array
+     */
+    public static function written(mixed $row): ?SiteEvent
+    {
+        $kind = is_array($row) && is_string($row['kind'] ?? null) ? EventKind::tryFrom($row['kind']) : null;
+        if ($kind === null || ! is_string($row['id'] ?? null) || ! is_string($row['at'] ?? null) || ! is_string($row['by'] ?? null)) {
+            return null;
+        }
+        $text = fn (string $key): ?string => is_string($row[$key] ?? null) ? $row[$key] : null;
+        $truth = fn (string $key): ?bool => is_bool($row[$key] ?? null) ? $row[$key] : null;
+        $number = fn (mixed $value): ?float => is_int($value) || is_float($value) ? (float) $value : null;
+        $asked = is_array($row['asked'] ?? null) ? $row['asked'] : null;
+        $photographs = is_array($row['photographs'] ?? null) ? array_values(array_filter($row['photographs'], is_string(...))) : [];
+
+        return new SiteEvent(
+            id: $row['id'],
+            kind: $kind,
+            visit: $text('visit') ?? $row['id'],
+            at: $row['at'],
+            by: $row['by'],
+            account: $text('account'),
+            check: $text('check'),
+            value: $number($row['value_mm'] ?? null),
+            typed: $text('typed'),
+            holds: $truth('holds'),
+            instrument: $text('instrument'),
+            supersedes: $text('supersedes'),
+            fault: $text('fault'),
+            severity: Severity::tryFrom($text('severity') ?? ''),
+            words: $text('words'),
+            passes: $truth('passes'),
+            photographs: $photographs,
+            asked: $asked === null || ! is_string($asked['title'] ?? null) || ! is_string($asked['edition'] ?? null) ? null
+                : new Asked($asked['title'], $number($asked['least_mm'] ?? null), $number($asked['drawn_mm'] ?? null), $asked['edition']),
         );
     }
 
@@ -127,7 +166,7 @@ final class SiteFormat
     }
 
     /** @param  array<string, EventKind>  $kinds by id */
-    private static function demandReferences(Node $row, SiteEvent $event, array $kinds): void
+    private static function demandReferences(Node $row, SiteEvent $event, array $kinds): true
     {
         if (($kinds[$event->visit] ?? null) !== EventKind::Visit) {
             $row->get('visit')->refuse('the id of a visit event');
@@ -138,6 +177,8 @@ final class SiteFormat
         if ($event->fault !== null && ($kinds[$event->fault] ?? null) !== EventKind::FaultRaised) {
             $row->get('fault')->refuse('the id of a fault-raised event');
         }
+
+        return true;
     }
 
     public static function instant(Node $node): string

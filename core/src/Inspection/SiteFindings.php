@@ -13,20 +13,44 @@ final class SiteFindings
     /** @return list<Finding> */
     public static function of(Project $project): array
     {
-        $record = new SiteRecord($project->site ?? []);
-        $findings = [];
+        if (($project->site ?? []) === []) {
+            return [];
+        }
+        $checks = [];
         foreach ($project->details as $detail) {
             foreach (OpeningChecks::of($detail) as $check) {
-                $verdict = Verdict::of($check, $record->readings($check->id));
-                if ($verdict->severity === null || $verdict->severity === Severity::Pass) {
-                    continue;
-                }
-                $figures = ['detail' => $detail->title, 'what' => $check->what, 'place' => $check->place, 'count' => $verdict->count];
-                $findings[] = $check->least === null
-                    ? new Finding('site.look-fails', $verdict->severity, 'site/checks/'.$check->id, $figures, Source::commonPractice())
-                    : new Finding('site.reading-short', $verdict->severity, 'site/checks/'.$check->id, $figures + [
-                        'read_mm' => $verdict->least ?? 0.0, 'least_mm' => $check->least, 'short_mm' => $check->least - ($verdict->least ?? 0.0),
-                    ], Source::computed('least lap of the detail'));
+                $checks[] = [$check, $detail->title];
+            }
+        }
+
+        return self::ofRecord($checks, $project->site ?? []);
+    }
+
+    /**
+     * @param  list<array{Check, string}>  $checks  each with the title of its detail
+     * @param  list<SiteEvent>  $events
+     * @return list<Finding>
+     */
+    public static function ofRecord(array $checks, array $events): array
+    {
+        $record = new SiteRecord($events);
+        $findings = [];
+        $standing = $record->byCheck();
+        foreach ($checks as [$check, $title]) {
+            $readings = $standing[$check->id] ?? [];
+            unset($standing[$check->id]);
+            $verdict = Verdict::of($check, $readings);
+            if ($verdict->severity !== null && $verdict->severity !== Severity::Pass) {
+                $findings[] = self::outOfBounds($check, $title, $verdict, $readings);
+            }
+        }
+        // Their details were changed or taken out; what was read stays read.
+        foreach ($standing as $id => $readings) {
+            $verdict = Verdict::of(null, $readings);
+            if ($verdict->severity !== null && $verdict->severity !== Severity::Pass) {
+                $findings[] = new Finding('site.check-gone', $verdict->severity, 'site/checks/'.$id, [
+                    'title' => $readings[0]->asked->title ?? (string) $id, 'count' => $verdict->count,
+                ], Source::computed('site record'));
             }
         }
         foreach ($record->faults() as $fault) {
@@ -40,5 +64,22 @@ final class SiteFindings
         }
 
         return $findings;
+    }
+
+    /** @param  list<SiteEvent>  $readings */
+    private static function outOfBounds(Check $check, string $title, Verdict $verdict, array $readings): Finding
+    {
+        $severity = $verdict->severity ?? Severity::Pass;
+        $subject = 'site/checks/'.$check->id;
+        $figures = ['detail' => $title, 'what' => $check->what, 'place' => $check->place, 'count' => $verdict->count];
+        // The worst of them, against what it was asked then.
+        $worst = array_values(array_filter($readings, fn (SiteEvent $r): bool => Verdict::judge($check, $r) === $severity));
+        usort($worst, fn (SiteEvent $a, SiteEvent $b): int => ($a->value ?? 0.0) <=> ($b->value ?? 0.0));
+        $least = isset($worst[0]->asked) ? $worst[0]->asked->least : $check->least;
+        $read = $worst[0]->value ?? null;
+
+        return $least === null || $read === null
+            ? new Finding('site.look-fails', $severity, $subject, $figures, Source::commonPractice())
+            : new Finding('site.reading-short', $severity, $subject, $figures + ['read_mm' => $read, 'least_mm' => $least, 'short_mm' => $least - $read], Source::computed('least lap of the detail'));
     }
 }

@@ -10,6 +10,9 @@ final class SiteRecord
     /** @var list<SiteEvent> */
     public readonly array $events;
 
+    /** @var array<string, list<SiteEvent>>|null */
+    private ?array $standing = null;
+
     /** @param  list<SiteEvent>  $events */
     public function __construct(array $events)
     {
@@ -20,17 +23,28 @@ final class SiteRecord
     /** @return list<SiteEvent> readings of a check that no later one corrects */
     public function readings(string $check): array
     {
-        $superseded = [];
-        foreach ($this->events as $event) {
-            if ($event->supersedes !== null) {
-                $superseded[$event->supersedes] = true;
+        return $this->byCheck()[$check] ?? [];
+    }
+
+    /** @return array<string, list<SiteEvent>> readings that no later one corrects, by the check they are of */
+    public function byCheck(): array
+    {
+        if ($this->standing === null) {
+            $superseded = $standing = [];
+            foreach ($this->events as $event) {
+                if ($event->supersedes !== null) {
+                    $superseded[$event->supersedes] = true;
+                }
             }
+            foreach ($this->events as $event) {
+                if ($event->kind === EventKind::Reading && $event->check !== null && ! isset($superseded[$event->id])) {
+                    $standing[$event->check][] = $event;
+                }
+            }
+            $this->standing = $standing;
         }
 
-        return array_values(array_filter(
-            $this->events,
-            fn (SiteEvent $e): bool => $e->kind === EventKind::Reading && $e->check === $check && ! isset($superseded[$e->id]),
-        ));
+        return $this->standing;
     }
 
     /** @return list<Fault> in the order they were raised */

@@ -119,6 +119,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{project}/documents/{kind}/{key}/revisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["revisions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{project}/removed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["removed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{project}/assess": {
         parameters: {
             query?: never;
@@ -931,6 +963,8 @@ export interface components {
             visit?: string;
             at: string;
             by: string;
+            /** @description the account that sent it, beside the name it had then */
+            account?: string;
             check?: string;
             value_mm?: number;
             typed?: string;
@@ -943,6 +977,7 @@ export interface components {
             words?: string;
             passes?: boolean;
             photographs?: string[];
+            asked?: components["schemas"]["Asked"];
         };
         /** @description Either psi_w_mk with m_per_m2, or chi_w_k with per_m2. */
         Bridge: {
@@ -960,6 +995,14 @@ export interface components {
             wind_m_s?: number;
             sun_w_m2?: number;
             daily_swing_k?: number;
+        };
+        /** @description what a check asked when it was read: the reading is judged by this ever after; without least_mm it is a look */
+        Asked: {
+            title: string;
+            least_mm?: number;
+            drawn_mm?: number;
+            /** @description of rules, figures and catalogue */
+            edition: string;
         };
         /** Apron project file, version 1 */
         ProjectFile: {
@@ -1204,6 +1247,10 @@ export interface components {
             key: string;
             revision: number;
             content: Record<string, never>;
+            /** @description the id that its last save was sent with */
+            save: string | null;
+            /** @description why it can no longer be read */
+            broken: string | null;
         };
         ProjectDocuments: {
             id: string;
@@ -1213,30 +1260,50 @@ export interface components {
                 key: string;
                 revision: number;
                 content: components["schemas"]["BriefContent"];
+                /** @description the id that its last save was sent with */
+                save: string | null;
+                /** @description why it can no longer be read */
+                broken: string | null;
             };
             assemblies: {
                 kind: string;
                 key: string;
                 revision: number;
                 content: components["schemas"]["Assembly"];
+                /** @description the id that its last save was sent with */
+                save: string | null;
+                /** @description why it can no longer be read */
+                broken: string | null;
             }[];
             details: {
                 kind: string;
                 key: string;
                 revision: number;
                 content: components["schemas"]["Detail"];
+                /** @description the id that its last save was sent with */
+                save: string | null;
+                /** @description why it can no longer be read */
+                broken: string | null;
             }[];
             openings: {
                 kind: string;
                 key: string;
                 revision: number;
                 content: components["schemas"]["ScheduledOpening"];
+                /** @description the id that its last save was sent with */
+                save: string | null;
+                /** @description why it can no longer be read */
+                broken: string | null;
             }[];
             materials: {
                 kind: string;
                 key: string;
                 revision: number;
                 content: components["schemas"]["Material"];
+                /** @description the id that its last save was sent with */
+                save: string | null;
+                /** @description why it can no longer be read */
+                broken: string | null;
             }[];
         };
         Check: {
@@ -1355,28 +1422,7 @@ export interface components {
                 to: number[];
             } | null;
             detail_title: string;
-            readings: {
-                id: string;
-                /** @enum {string} */
-                kind: "visit" | "reading" | "photograph" | "fault-raised" | "fault-repaired" | "fault-reinspected";
-                visit?: string;
-                at: string;
-                by: string;
-                check?: string;
-                value_mm?: number;
-                typed?: string;
-                holds?: boolean;
-                instrument?: string;
-                supersedes?: string;
-                fault?: string;
-                /** @enum {string} */
-                severity?: "fail" | "caution" | "note" | "pass";
-                words?: string;
-                passes?: boolean;
-                photographs?: string[];
-                /** @enum {string} */
-                severity_of: "fail" | "caution" | "note" | "pass";
-            }[];
+            readings: components["schemas"]["JudgedReading"][];
             verdict: {
                 /** @enum {string|null} */
                 severity: "fail" | "caution" | "note" | "pass" | null;
@@ -1385,6 +1431,7 @@ export interface components {
                 mean_mm: number | null;
                 out: number;
             };
+            asked: components["schemas"]["Asked"];
         };
         Fault: {
             id: string;
@@ -1401,6 +1448,11 @@ export interface components {
             checks: components["schemas"]["SiteCheck"][];
             photographs: components["schemas"]["SiteEvent"][];
             faults: components["schemas"]["Fault"][];
+            orphans: {
+                check: string;
+                title: string;
+                readings: components["schemas"]["JudgedReading"][];
+            }[];
         };
         Cure: {
             /** @enum {string} */
@@ -1542,6 +1594,49 @@ export interface components {
                 title: string;
             }[];
             why: string;
+        };
+        Revision: {
+            number: number;
+            at: string;
+            by: string;
+            content: Record<string, never> | null;
+        };
+        RemovedDocument: {
+            kind: string;
+            key: string;
+            revision: number;
+            name: string;
+            by: string;
+            at: string;
+        };
+        JudgedReading: {
+            id: string;
+            /** @enum {string} */
+            kind: "visit" | "reading" | "photograph" | "fault-raised" | "fault-repaired" | "fault-reinspected";
+            visit?: string;
+            at: string;
+            by: string;
+            account?: string;
+            check?: string;
+            value_mm?: number;
+            typed?: string;
+            holds?: boolean;
+            instrument?: string;
+            supersedes?: string;
+            fault?: string;
+            /** @enum {string} */
+            severity?: "fail" | "caution" | "note" | "pass";
+            words?: string;
+            passes?: boolean;
+            photographs?: string[];
+            /** @enum {string} */
+            severity_of: "fail" | "caution" | "note" | "pass";
+            asked?: components["schemas"]["Asked"];
+            /**
+             * @description what it would be by what is asked today, where that is something else
+             * @enum {string|null}
+             */
+            today: "fail" | "caution" | "note" | "pass" | null;
         };
     };
     responses: never;
@@ -1721,7 +1816,7 @@ export interface operations {
             header?: never;
             path: {
                 project: string;
-                kind: "brief" | "material" | "assembly" | "detail" | "opening";
+                kind: string;
                 key: string;
             };
             cookie?: never;
@@ -1766,12 +1861,72 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description removed */
+            /** @description removed, and to be brought back by saving over it */
             204: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description saved by somebody else in the meantime */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description something else stands on it */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    revisions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                kind: string;
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description everything it has been, newest first; without content where it was removed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Revision"][];
+                };
+            };
+        };
+    };
+    removed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what was taken out, the last first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemovedDocument"][];
+                };
             };
         };
     };

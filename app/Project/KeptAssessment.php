@@ -1,0 +1,221 @@
+<?php
+
+namespace App\Project;
+
+use App\Models\Document;
+use App\Models\DocumentKind;
+use App\Models\Project;
+use Apron\Assessment;
+use Apron\Edition;
+use Apron\Inspection\SiteFindings;
+use Apron\Material\Catalogue;
+use Apron\Quantity\UnitSystem;
+use Apron\Words;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * What is said of a project, kept document by document under all that it depends on: its own content, the brief's, the materials it is made
+ * of, and the edition of the rules. What has changed is assessed; the rest is put together from what is kept.
+ */
+final class KeptAssessment
+{
+    /** The row that holds all of it put together, under the version of the project. */
+    private const WHOLE = ['kind' => 'project', 'key' => ''];
+
+    public function __construct(private readonly Catalogue $catalogue, private readonly StoredProject $stored)
+    {
+    }
+
+    /** JSON as `apron-assessment/1`, without the paths of its details. */
+    public function of(Project $project, UnitSystem $units): string
+    {
+        $at = ['project_id' => $project->id, 'units' => $units->value] + self::WHOLE;
+        $hash = $this->wholeHash($project);
+        $kept = DB::table('assessments')->where($at)->where('hash', $hash)->value('content');
+        if (is_string($kept)) {
+            return $kept;
+        }
+        $whole = json_encode($this->together($project, $units), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+        DB::table('assessments')->upsert([$at + ['hash' => $hash, 'materials' => '', 'content' => $whole]], array_keys($at), ['hash', 'content']);
+
+        return $whole;
+    }
+
+    /** @return array<string, string> why a document cannot be read, by section and key */
+    public function broken(Project $project): array
+    {
+        $why = [];
+        $current = DB::table('assessments')->where('project_id', $project->id)->where(self::WHOLE)->where('hash', $this->wholeHash($project))->value('units');
+        if ($current === null) {
+            foreach ($this->stored->withoutRecord($project)->broken as $broken) {
+                $why["$broken->section/$broken->id"] = $broken->why->getMessage();
+            }
+
+            return $why;
+        }
+        $rows = DB::table('assessments')->where(['project_id' => $project->id, 'units' => $current])->where('kind', '!=', self::WHOLE['kind'])->where('content', 'like', '%"broken":%')->get();
+        foreach ($rows as $row) {
+            $kind = DocumentKind::from($row->kind);
+            $why[($kind->section() ?? 'brief').'/'.($kind === DocumentKind::Brief ? '' : $row->key)] = json_decode($row->content)->broken;
+        }
+
+        return $why;
+    }
+
+    /** @return list<array<string, mixed>> the checks of all details, in their words */
+    public function checks(Project $project, UnitSystem $units): array
+    {
+        $checks = [];
+        foreach ($this->parts($project, $units) as $part) {
+            foreach ($part->checks ?? [] as $told) {
+                $checks[] = (array) $told;
+            }
+        }
+
+        return $checks;
+    }
+
+    /** @return array<string, mixed> */
+    private function together(Project $project, UnitSystem $units): array
+    {
+        $parts = $this->parts($project, $units);
+        $document = ['format' => Assessment::FORMAT];
+        $assemblies = $findings = $checks = [];
+        foreach ($parts as $part) {
+            if (isset($part->climate)) {
+                $document['climate'] = $part->climate;
+            }
+            if (isset($part->assembly)) {
+                $assemblies[] = $part->assembly;
+            }
+            array_push($findings, ...$part->findings);
+            array_push($checks, ...($part->checks ?? []));
+        }
+        if ($assemblies !== []) {
+            $document['assemblies'] = $assemblies;
+        }
+        array_push($findings, ...$this->ofSite($project, $checks, $units));
+        $document['findings'] = Assessment::worstFirst($findings);
+
+        return $document;
+    }
+
+    /**
+     * @param  list<\stdClass>  $checks
+     * @return list<mixed>
+     */
+    private function ofSite(Project $project, array $checks, UnitSystem $units): array
+    {
+        $events = SiteEvents::of($project);
+        if ($events === []) {
+            return [];
+        }
+        $words = new Words($units);
+        $rows = array_map(fn (\stdClass $told): array => [SiteSheet::asCheck((array) $told), $told->detail_title], $checks);
+
+        return array_map(fn ($finding): array => Assessment::shape($finding, $words), SiteFindings::ofRecord($rows, $events));
+    }
+
+    /** @return array<string, \stdClass> what is said of each document, in the order of the file, by kind and key */
+    private function parts(Project $project, UnitSystem $units): array
+    {
+        $documents = $project->documents()->get(['id', 'project_id', 'kind', 'key', 'position', 'hash'])->sortBy(fn (Document $d): array => [self::rank($d->kind), $d->position, $d->key])->values();
+        $brief = $documents->first(fn (Document $d): bool => $d->kind === DocumentKind::Brief)?->hash ?? '';
+        $materials = $documents->filter(fn (Document $d): bool => $d->kind === DocumentKind::Material)->pluck('hash', 'key')->all();
+        $kept = DB::table('assessments')->where(['project_id' => $project->id, 'units' => $units->value])->where('kind', '!=', self::WHOLE['kind'])->get()
+            ->keyBy(fn (\stdClass $row): string => "$row->kind/$row->key");
+        $parts = $stale = [];
+        foreach ($documents as $document) {
+            $name = "{$document->kind->value}/{$document->key}";
+            $row = $kept[$name] ?? null;
+            $fresh = $row !== null && $row->hash === $this->hash($document, $brief) && $this->sameMaterials($row->materials, $materials);
+            $parts[$name] = $fresh ? json_decode($row->content) : null;
+            if (! $fresh) {
+                $stale[] = $document->id;
+            }
+        }
+        foreach ($stale === [] ? [] : $this->assess($project, $stale, $units, $brief, $materials) as $name => $part) {
+            $parts[$name] = $part;
+        }
+        $this->forget($project, $units, $kept->keys()->diff(array_keys($parts)));
+
+        return $parts;
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @param  array<string, string>  $materials  hashes by id
+     * @return array<string, \stdClass>
+     */
+    private function assess(Project $project, array $ids, UnitSystem $units, string $brief, array $materials): array
+    {
+        $documents = Document::whereKey($ids)->get();
+        $others = $documents->reject(fn (Document $d): bool => in_array($d->kind, [DocumentKind::Brief, DocumentKind::Material], true));
+        $core = $this->stored->part($project, $others);
+        $told = new DocumentsTold($core, new Words($units));
+        $rows = $parts = [];
+        foreach ($documents as $document) {
+            $part = $told->of($document->kind, $document->key);
+            // Once through JSON, as what is kept comes back.
+            $text = json_encode($part['said'], JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+            $parts["{$document->kind->value}/{$document->key}"] = json_decode($text);
+            $depends = [];
+            foreach ($part['materials'] as $id) {
+                $depends[$id] = $materials[$id] ?? '';
+            }
+            $rows[] = [
+                'project_id' => $project->id, 'units' => $units->value, 'kind' => $document->kind->value, 'key' => $document->key,
+                'hash' => $this->hash($document, $brief), 'materials' => json_encode((object) $depends, JSON_THROW_ON_ERROR), 'content' => $text,
+            ];
+        }
+        foreach (array_chunk($rows, 100) as $some) {
+            DB::table('assessments')->upsert($some, ['project_id', 'units', 'kind', 'key'], ['hash', 'materials', 'content']);
+        }
+
+        return $parts;
+    }
+
+    /** @param  Collection<int, string>  $names  of documents that are no more */
+    private function forget(Project $project, UnitSystem $units, Collection $names): void
+    {
+        foreach ($names as $name) {
+            [$kind, $key] = explode('/', $name, 2);
+            DB::table('assessments')->where(['project_id' => $project->id, 'units' => $units->value, 'kind' => $kind, 'key' => $key])->delete();
+        }
+    }
+
+    private function hash(Document $document, string $brief): string
+    {
+        return hash('sha256', $this->edition()." $document->hash $brief");
+    }
+
+    /** @param  array<string, string>  $materials  hashes by id */
+    private function sameMaterials(string $depends, array $materials): bool
+    {
+        foreach (json_decode($depends, true) as $id => $hash) {
+            if (($materials[$id] ?? '') !== $hash) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    private function wholeHash(Project $project): string
+    {
+        return hash('sha256', "{$project->version} ".$this->edition());
+    }
+
+    private function edition(): string
+    {
+        return Assessment::FORMAT.' '.Edition::told($this->catalogue->version);
+    }
+
+    private static function rank(DocumentKind $kind): int
+    {
+        return match ($kind) {
+            DocumentKind::Brief => 0, DocumentKind::Material => 1, DocumentKind::Assembly => 2, DocumentKind::Detail => 3, DocumentKind::Opening => 4,
+        };
+    }
+}

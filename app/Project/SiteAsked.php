@@ -1,0 +1,57 @@
+<?php
+
+namespace App\Project;
+
+use App\Models\Project;
+use Apron\Edition;
+use Apron\File\SiteFormat;
+use Apron\Inspection\Asked;
+use Apron\Inspection\Check;
+use Apron\Inspection\OpeningChecks;
+use Apron\Words;
+
+/** What each check of a project asks, put to a reading that a phone sent without it. The project is opened only where one is. */
+final class SiteAsked
+{
+    /** @var array<string, Asked>|null by check */
+    private ?array $asked = null;
+
+    public function __construct(private readonly Project $project, private readonly StoredProject $stored)
+    {
+    }
+
+    /**
+     * @param  array<string, mixed>  $row  a reading
+     * @return array<string, mixed>
+     */
+    public function put(array $row): array
+    {
+        $asked = $this->all()[$row['check'] ?? ''] ?? null;
+
+        return $asked === null ? $row : $row + ['asked' => SiteFormat::writeAsked($asked)];
+    }
+
+    public static function of(Check $check, Words $words, string $catalogue): Asked
+    {
+        $title = trim($words->text('check.'.$check->what, 'title').($check->place === '' ? '' : ', '.$check->place));
+
+        return Asked::by($check, $title, Edition::told($catalogue));
+    }
+
+    /** @return array<string, Asked> */
+    private function all(): array
+    {
+        if ($this->asked === null) {
+            $core = $this->stored->withoutRecord($this->project);
+            $words = new Words($core->units);
+            $this->asked = [];
+            foreach ($core->details as $detail) {
+                foreach (OpeningChecks::of($detail) as $check) {
+                    $this->asked[$check->id] = self::of($check, $words, $core->materials->catalogue->version);
+                }
+            }
+        }
+
+        return $this->asked;
+    }
+}

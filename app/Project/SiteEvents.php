@@ -1,0 +1,25 @@
+<?php
+
+namespace App\Project;
+
+use App\Models\Project;
+use Apron\File\SiteFormat;
+use Apron\Inspection\SiteEvent;
+
+/** The events of a project as the core has them. Each was read and held to the format when it was written, and nothing has changed it since. */
+final class SiteEvents
+{
+    /** @return list<SiteEvent> */
+    public static function of(Project $project): array
+    {
+        $events = [];
+        foreach ($project->siteEvents()->toBase()->pluck('content') as $content) {
+            $event = SiteFormat::written(json_decode($content, true));
+            if ($event !== null) {
+                $events[] = $event;
+            }
+        }
+
+        return $events;
+    }
+}
