@@ -1,10 +1,11 @@
 <?php
 
 return [
-    'default' => env('CACHE_STORE', 'database'),
+    'default' => env('CACHE_STORE', env('APRON_REDIS') ? 'redis' : 'file'),
     'stores' => [
         'array' => ['driver' => 'array', 'serialize' => false],
-        'database' => ['driver' => 'database', 'connection' => null, 'table' => 'cache', 'lock_connection' => null, 'lock_table' => null],
+        'redis' => ['driver' => 'redis', 'connection' => 'default'],
+        'file' => ['driver' => 'file', 'path' => env('APRON_CACHE', storage_path('framework/cache'))],
     ],
     'prefix' => 'apron',
 ];

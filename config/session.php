@@ -1,11 +1,11 @@
 <?php
 
 return [
-    'driver' => env('SESSION_DRIVER', 'database'),
+    'driver' => env('SESSION_DRIVER', env('APRON_REDIS') ? 'redis' : 'file'),
     'lifetime' => 720,
     'expire_on_close' => false,
     'encrypt' => false,
-    'connection' => null,
+    'connection' => env('APRON_REDIS') ? 'default' : null,
     'table' => 'sessions',
     'store' => null,
     'lottery' => [2, 100],
@@ -17,5 +17,5 @@ return [
     'http_only' => true,
     'same_site' => 'lax',
     'partitioned' => false,
-    'files' => storage_path('framework/sessions'),
+    'files' => env('APRON_SESSIONS', storage_path('framework/sessions')),
 ];

@@ -12,6 +12,8 @@ use App\Models\Project;
 use Illuminate\Support\Facades\Route;
 
 Route::view('/sign-in', 'app')->name('login');
+// For whoever watches over the machine: the pages answer and the database does.
+Route::get('/up', fn () => response(Illuminate\Support\Facades\DB::scalar('select 1') === 1 ? 'up' : 'down', headers: ['Content-Type' => 'text/plain']))->withoutMiddleware('web');
 Route::post('/api/sign-in', [SessionController::class, 'signIn'])->middleware('throttle:sign-in');
 Route::get('/print/{report}', [ReportController::class, 'pages'])->middleware('signed')->name('print');
 

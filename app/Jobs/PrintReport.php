@@ -18,7 +18,11 @@ class PrintReport implements ShouldQueue
 
     public int $timeout = 180;
 
-    public int $tries = 1;
+    /** Taken up again twice where the worker was cut short. */
+    public int $tries = 3;
+
+    /** A page that cannot be printed cannot be printed the next time either. */
+    public int $maxExceptions = 1;
 
     public function __construct(private readonly string $report)
     {
@@ -41,7 +45,7 @@ class PrintReport implements ShouldQueue
 
     public function failed(?\Throwable $why): void
     {
-        Report::whereKey($this->report)->where('state', '!=', 'cancelled')->update(['state' => 'failed', 'doing' => mb_strimwidth('the printer stopped: '.($why?->getMessage() ?? 'unknown'), 0, 250, '…')]);
+        Report::whereKey($this->report)->where('state', '!=', 'cancelled')->update(['state' => 'failed', 'doing' => mb_strimwidth('the printer stopped: '.(trim((string) $why?->getMessage()) ?: 'no reason was given'), 0, 250, '…')]);
     }
 
     /** @return bool whether to go on: false once somebody has cancelled */

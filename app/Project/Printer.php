@@ -20,12 +20,16 @@ final class Printer
         $port = self::freePort();
         $service = new Process([(string) config('apron.chromedriver'), "--port=$port", '--log-level=SEVERE'], timeout: null);
         $service->start();
-        $profile = sys_get_temp_dir().'/apron-print-'.bin2hex(random_bytes(6));
+        $profile = config('apron.tmp').'/apron-print-'.bin2hex(random_bytes(6));
         $driver = null;
         try {
             $service->waitUntil(fn (string $type, string $said): bool => str_contains($said, 'started successfully'));
             $driver = RemoteWebDriver::create("http://127.0.0.1:$port", self::capabilities($profile), 30000, 120000);
             $driver->get($address);
+            $status = $driver->executeScript('return performance.getEntriesByType("navigation")[0]?.responseStatus ?? 0');
+            if ($status >= 400) {
+                throw new \RuntimeException("its pages could not be made ($status)");
+            }
             $driver->wait(60, 100)->until(fn (RemoteWebDriver $d): bool => $d->executeScript('return document.documentElement.dataset.ready === "yes"') === true);
             if (! $progress('printing', 70)) {
                 return null;

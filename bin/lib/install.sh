@@ -1,6 +1,6 @@
 # Installs what is missing, says what it does, asks nothing.
 
-PACKAGES="php8.2-mysql php8.2-gd php8.2-zip php8.2-curl php8.2-xml php8.2-mbstring php8.2-intl php8.2-fpm nginx mariadb-server chromium chromium-driver"
+PACKAGES="php8.2-mysql php8.2-gd php8.2-zip php8.2-curl php8.2-xml php8.2-mbstring php8.2-intl php8.2-fpm nginx mariadb-server chromium chromium-driver procps"
 TEST_PACKAGES="poppler-utils python3"
 
 check_tools() {
@@ -39,13 +39,20 @@ when_changed() {
 
 install_composer() {
   step "Installing PHP libraries"
-  COMPOSER_ALLOW_SUPERUSER=1 composer update --no-interaction --no-progress >"$RUN/log/composer.log" 2>&1 || { tail -n 30 "$RUN/log/composer.log"; return 1; }
+  # Every library at its pinned version, and looked at afterwards: what came is what was meant.
+  local pins=(); mapfile -t pins < <(php bin/lib/pins.php with)
+  COMPOSER_ALLOW_SUPERUSER=1 composer update --no-interaction --no-progress "${pins[@]}" >"$RUN/log/composer.log" 2>&1 || { tail -n 30 "$RUN/log/composer.log"; return 1; }
+  php bin/lib/pins.php check || { say "What was installed is not what composer.pins.json says."; return 1; }
 }
 
 install_npm() {
   step "Installing JavaScript libraries"
-  # npm ci refuses a lock file without the builds for other systems, which some registries do not serve.
-  npm install --no-fund --no-audit >"$RUN/log/npm.log" 2>&1 || { tail -n 30 "$RUN/log/npm.log"; return 1; }
+  # What the lock file says and nothing else. Where a registry does not serve the builds for other systems, which npm ci asks for, npm
+  # takes what it finds and the lock file stays as it is.
+  cp package-lock.json "$RUN/tmp/package-lock.json"
+  npm ci --no-fund --no-audit >"$RUN/log/npm.log" 2>&1 || npm install --no-fund --no-audit >>"$RUN/log/npm.log" 2>&1 \
+    || { tail -n 30 "$RUN/log/npm.log"; cp "$RUN/tmp/package-lock.json" package-lock.json; return 1; }
+  cp "$RUN/tmp/package-lock.json" package-lock.json
 }
 
 build_front() {
@@ -59,7 +66,7 @@ install_all() {
   exec 9>"$ROOT/storage/apron/install.lock"
   flock 9
   install_packages "${1:-}"
-  when_changed composer "composer.json $(find shims -type f | sort | tr '\n' ' ')" vendor/autoload.php install_composer
+  when_changed composer "composer.json composer.pins.json $(find shims -type f | sort | tr '\n' ' ')" vendor/autoload.php install_composer
   when_changed npm "package.json package-lock.json" node_modules/.package-lock.json install_npm
   when_changed build "package-lock.json vite.config.ts $(find resources -type f | sort | tr '\n' ' ')" public/build/manifest.json build_front
   flock -u 9
