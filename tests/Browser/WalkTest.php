@@ -13,8 +13,9 @@ it('walks from the brief to the report, and shows what the command line computes
         $browser->until('return location.pathname === "/sign-in"');
         $browser->signIn('consultant');
         $project = beginProject($browser, 'Boathouse, walk', 'us');
-        $browser->until('return document.querySelectorAll("select[aria-label=Climate] option").length === 8', 'seven climates to choose from');
-        $browser->surely(fn () => $browser->driver->findElement(WebDriverBy::cssSelector('select[aria-label=Climate] option:nth-child(3)'))->click());
+        // A new project asks for one thing: the climate, as small years to pick from.
+        $browser->until('return document.querySelectorAll("[data-first-minute] [data-climate]").length === 7', 'seven small years to pick from');
+        $browser->click('[data-first-minute] li:nth-child(2) [data-climate]');
         $browser->surely(fn () => $browser->driver->findElement(WebDriverBy::cssSelector('select[aria-label="Indoor air"] option[value=fixed]'))->click());
         $browser->see('[data-line="indoor dew point"]');
         retype($browser, 'aside input', '70 F');

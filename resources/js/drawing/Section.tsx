@@ -128,7 +128,7 @@ function Label({ x, name, strong, room }: { x: number; name: string; strong: boo
     else rows.push(word);
   }
   const shown = rows.slice(0, 3);
-  return <text x={x} textAnchor="middle" fontSize="11" fontWeight={strong ? 700 : 400} fill="var(--color-ink)">{shown.map((row, i) => <tspan key={row + i} x={x} y={36 - (shown.length - 1 - i) * 12}>{row.length > most + 2 ? `${row.slice(0, most)}…` : row}</tspan>)}</text>;
+  return <text x={x} textAnchor="middle" fontSize="11" fontWeight={strong ? 700 : 400} fill="var(--color-ink)">{shown.map((row, i) => <tspan key={row + i} x={x} y={36 - (shown.length - 1 - i) * 12}>{row.length > most + 2 ? `${row.slice(0, most)}…` : row}{i < shown.length - 1 ? ' ' : ''}</tspan>)}</text>;
 }
 
 function FramingMark({ x, y, width, height, metal }: { x: number; y: number; width: number; height: number; metal: boolean }) {

@@ -2,7 +2,7 @@ import type { Climate, Units } from '../api/types';
 import { show } from '../quantity/show';
 import { MONTHS } from './YearChart';
 
-const [WIDTH, TOP, BOTTOM] = [180, 8, 86];
+const [WIDTH, TOP, BOTTOM] = [180, 16, 84];
 /** All small years to one scale, so that a cold one looks cold beside a hot one. °C */
 const [COLDEST, WARMEST] = [-30, 36];
 const x = (m: number) => 4 + ((m + 0.5) * (WIDTH - 8)) / 12;
@@ -15,7 +15,7 @@ export function SmallYear({ climate, units }: { climate: Climate; units: Units }
   const means = months.map((m) => m.mean_c);
   const shown = (c: number) => show(c, 'temperature', units);
   return (
-    <svg viewBox={`0 0 ${WIDTH} 112`} className="block w-full" aria-hidden="true">
+    <svg viewBox={`0 0 ${WIDTH} 118`} className="block w-full" aria-hidden="true">
       <path d={`M4 ${y(0)}H${WIDTH - 4}`} stroke="var(--color-hair)" strokeWidth="1" />
       {months.map((m, i) => {
         const h = (18 * (m.rain_mm ?? 0)) / most;
@@ -24,8 +24,8 @@ export function SmallYear({ climate, units }: { climate: Climate; units: Units }
       <polyline points={means.map((c, i) => `${x(i)},${y(c)}`).join(' ')} fill="none" stroke="var(--color-ink)" strokeWidth="2" />
       <text x={x(0)} y={y(means[0] ?? 0) - 5} fontSize="11">{shown(Math.min(...means))}</text>
       <text x={x(6)} y={y(Math.max(...means)) - 5} fontSize="11" textAnchor="middle">{shown(Math.max(...means))}</text>
-      <text x={4} y={y(0) + 11} fontSize="9" fill="var(--color-faint)">{MONTHS[0]}</text>
-      <text x={WIDTH - 4} y={y(0) + 11} fontSize="9" textAnchor="end" fill="var(--color-faint)">{MONTHS[11]}</text>
+      <text x={4} y={BOTTOM + 31} fontSize="9" fill="var(--color-faint)">{MONTHS[0]}</text>
+      <text x={WIDTH - 4} y={BOTTOM + 31} fontSize="9" textAnchor="end" fill="var(--color-faint)">{MONTHS[11]}</text>
     </svg>
   );
 }

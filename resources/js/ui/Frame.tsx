@@ -75,7 +75,7 @@ export function Frame({ sheet, children, reckoning, keys = [] }: Props) {
           <button className="link" onClick={() => setFinder(true)}>/ find</button>
         </div>
       </nav>
-      <main tabIndex={0} className="min-w-0 overflow-auto focus-visible:outline-offset-[-2px] max-sm:overflow-x-auto">{children}</main>
+      <main tabIndex={0} className="relative min-w-0 overflow-auto focus-visible:outline-offset-[-2px] max-sm:overflow-x-auto">{children}</main>
       <aside tabIndex={0} aria-label="Reckoning" className={RECKONING}>{reckoning}</aside>
       <footer className={STRIP}>
         <Cell name="project" value={brief?.project.name ?? ''} grow />
@@ -99,13 +99,13 @@ const FRAME = [
   'max-sm:flex max-sm:h-auto max-sm:min-h-screen max-sm:flex-col max-sm:overflow-visible',
 ].join(' ');
 const RAIL = [
-  'row-span-2 flex flex-col border-r border-ink bg-board',
+  'relative row-span-2 flex flex-col border-r border-ink bg-board',
   'max-sm:flex-row max-sm:items-center max-sm:overflow-x-auto max-sm:border-r-0 max-sm:border-b',
 ].join(' ');
 const TAB = 'flex items-baseline gap-2 border-y px-3 py-[5px] max-sm:whitespace-nowrap max-sm:py-3';
 const HERE = '-mr-px border-ink bg-paper font-bold';
 const RECKONING = [
-  'overflow-auto border-l border-ink bg-board px-4 py-3 focus-visible:outline-offset-[-2px]',
+  'relative overflow-auto border-l border-ink bg-board px-4 py-3 focus-visible:outline-offset-[-2px]',
   'max-sm:overflow-visible max-sm:border-t max-sm:border-l-0',
 ].join(' ');
 const STRIP = [
