@@ -10,6 +10,8 @@ return [
     'hosts' => array_values(array_unique(array_filter(array_map(fn (string $name): string => strtolower(trim($name)), [
         (string) parse_url((string) env('APP_URL', 'http://127.0.0.1:8080'), PHP_URL_HOST), 'localhost', '127.0.0.1', ...explode(',', (string) env('APRON_HOSTS', '')),
     ])))),
+    // A person typing into a drawing posts a draft at every key; a loop gone wild posts many more.
+    'requests_a_minute' => (int) env('APRON_REQUESTS_A_MINUTE', 1200),
     'photograph_most_bytes' => 15 * 1024 * 1024,
     'photograph_longest_side' => 2048,
 ];

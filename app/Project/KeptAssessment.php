@@ -23,6 +23,11 @@ final class KeptAssessment
     /** The row that holds all of it put together, under the version of the project. */
     private const WHOLE = ['kind' => 'project', 'key' => ''];
 
+    /** The order in which the file has them. */
+    private const RANK = ['brief' => 0, 'material' => 1, 'assembly' => 2, 'detail' => 3, 'opening' => 4];
+
+    private ?string $edition = null;
+
     public function __construct(private readonly Catalogue $catalogue, private readonly StoredProject $stored)
     {
     }
@@ -120,16 +125,18 @@ final class KeptAssessment
     /** @return array<string, \stdClass> what is said of each document, in the order of the file, by kind and key */
     private function parts(Project $project, UnitSystem $units): array
     {
-        $documents = $project->documents()->get(['id', 'project_id', 'kind', 'key', 'position', 'hash'])->sortBy(fn (Document $d): array => [self::rank($d->kind), $d->position, $d->key])->values();
-        $brief = $documents->first(fn (Document $d): bool => $d->kind === DocumentKind::Brief)?->hash ?? '';
-        $materials = $documents->filter(fn (Document $d): bool => $d->kind === DocumentKind::Material)->pluck('hash', 'key')->all();
-        $kept = DB::table('assessments')->where(['project_id' => $project->id, 'units' => $units->value])->where('kind', '!=', self::WHOLE['kind'])->get()
-            ->keyBy(fn (\stdClass $row): string => "$row->kind/$row->key");
+        // Plain rows, for there may be thousands and nothing but their hashes is looked at.
+        $documents = $project->documents()->toBase()->get(['id', 'kind', 'key', 'position', 'hash'])->all();
+        usort($documents, fn (\stdClass $a, \stdClass $b): int => [self::RANK[$a->kind], $a->position, $a->key] <=> [self::RANK[$b->kind], $b->position, $b->key]);
+        $brief = array_column($documents, 'hash', 'kind')[DocumentKind::Brief->value] ?? '';
+        $materials = array_column(array_filter($documents, fn (\stdClass $d): bool => $d->kind === DocumentKind::Material->value), 'hash', 'key');
+        $kept = DB::table('assessments')->where(['project_id' => $project->id, 'units' => $units->value])->where('kind', '!=', self::WHOLE['kind'])
+            ->get(['kind', 'key', 'hash', 'materials', 'content'])->keyBy(fn (\stdClass $row): string => "$row->kind/$row->key");
         $parts = $stale = [];
         foreach ($documents as $document) {
-            $name = "{$document->kind->value}/{$document->key}";
+            $name = "$document->kind/$document->key";
             $row = $kept[$name] ?? null;
-            $fresh = $row !== null && $row->hash === $this->hash($document, $brief) && $this->sameMaterials($row->materials, $materials);
+            $fresh = $row !== null && $row->hash === $this->hash($document->hash, $brief) && $this->sameMaterials($row->materials, $materials);
             $parts[$name] = $fresh ? json_decode($row->content) : null;
             if (! $fresh) {
                 $stale[] = $document->id;
@@ -166,7 +173,7 @@ final class KeptAssessment
             }
             $rows[] = [
                 'project_id' => $project->id, 'units' => $units->value, 'kind' => $document->kind->value, 'key' => $document->key,
-                'hash' => $this->hash($document, $brief), 'materials' => json_encode((object) $depends, JSON_THROW_ON_ERROR), 'content' => $text,
+                'hash' => $this->hash($document->hash, $brief), 'materials' => json_encode((object) $depends, JSON_THROW_ON_ERROR), 'content' => $text,
             ];
         }
         foreach (array_chunk($rows, 100) as $some) {
@@ -185,9 +192,9 @@ final class KeptAssessment
         }
     }
 
-    private function hash(Document $document, string $brief): string
+    private function hash(string $document, string $brief): string
     {
-        return hash('sha256', $this->edition()." $document->hash $brief");
+        return hash('sha256', $this->edition()." $document $brief");
     }
 
     /** @param  array<string, string>  $materials  hashes by id */
@@ -209,13 +216,6 @@ final class KeptAssessment
 
     private function edition(): string
     {
-        return Assessment::FORMAT.' '.Edition::told($this->catalogue->version);
-    }
-
-    private static function rank(DocumentKind $kind): int
-    {
-        return match ($kind) {
-            DocumentKind::Brief => 0, DocumentKind::Material => 1, DocumentKind::Assembly => 2, DocumentKind::Detail => 3, DocumentKind::Opening => 4,
-        };
+        return $this->edition ??= Assessment::FORMAT.' '.Edition::told($this->catalogue->version);
     }
 }

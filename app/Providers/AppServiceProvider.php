@@ -36,7 +36,6 @@ class AppServiceProvider extends ServiceProvider
         });
         // Cures, sweeps, drills and reports take seconds each: a person asks for some, a loop for hundreds.
         RateLimiter::for('costly', fn (Request $request): Limit => Limit::perMinute(60)->by('costly '.$request->user()?->getAuthIdentifier()));
-        // A person typing into a drawing posts a draft at every key; a loop gone wild posts many more.
-        RateLimiter::for('api', fn (Request $request): Limit => Limit::perMinute(1200)->by($request->user()?->getAuthIdentifier() ?: (string) $request->ip()));
+        RateLimiter::for('api', fn (Request $request): Limit => Limit::perMinute((int) config('apron.requests_a_minute'))->by($request->user()?->getAuthIdentifier() ?: (string) $request->ip()));
     }
 }

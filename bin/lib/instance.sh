@@ -200,13 +200,14 @@ clear_env = yes
 $(fpm_environment)
 catch_workers_output = yes
 php_admin_value[opcache.validate_timestamps] = 1
-php_admin_value[opcache.revalidate_freq] = 1
+php_admin_value[opcache.revalidate_freq] = 2
+php_admin_value[realpath_cache_size] = 4M
 php_admin_value[upload_max_filesize] = 512M
 php_admin_value[post_max_size] = 513M
 php_admin_value[memory_limit] = 512M
 CONF
   rm -f "$RUN/run/fpm.sock"
-  setsid php-fpm8.2 --nodaemonize -R --fpm-config "$RUN/run/fpm.conf" -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d opcache.memory_consumption=192 8>&- 9>&- >"$RUN/log/fpm.out.log" 2>&1 &
+  setsid php-fpm8.2 --nodaemonize -R --fpm-config "$RUN/run/fpm.conf" -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d opcache.memory_consumption=192 -d opcache.interned_strings_buffer=32 -d opcache.max_accelerated_files=20000 8>&- 9>&- >"$RUN/log/fpm.out.log" 2>&1 &
   note_part fpm $!
   wait_until 20 "php-fpm" test -S "$RUN/run/fpm.sock"
 }
@@ -234,7 +235,7 @@ http {
   server_tokens off;
   client_body_temp_path $RUN/tmp/body; proxy_temp_path $RUN/tmp/proxy; fastcgi_temp_path $RUN/tmp/fastcgi; uwsgi_temp_path $RUN/tmp/uwsgi; scgi_temp_path $RUN/tmp/scgi;
   client_max_body_size 513m;
-  gzip on; gzip_comp_level 6; gzip_types text/css application/javascript application/json image/svg+xml; gzip_min_length 1024;
+  gzip on; gzip_comp_level 2; gzip_types text/css application/javascript application/json image/svg+xml; gzip_min_length 1024;
   server {
     listen 127.0.0.1:$PORT;
     root $ROOT/public;
