@@ -14,7 +14,11 @@ $browser->click('a[href^="/p/"]');
 $browser->until('return /^\/p\/[^/]+\/brief/.test(location.pathname)');
 $project = explode('/', (string) parse_url($browser->driver->getCurrentURL(), PHP_URL_PATH))[2];
 
+// A project that nobody has said anything of yet.
+$fresh = (string) $browser->driver->executeAsyncScript('const done = arguments[0]; const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]); fetch("/api/projects", { method: "POST", body: JSON.stringify({ name: "Boathouse", units: "si" }), headers: { "Content-Type": "application/json", Accept: "application/json", "X-XSRF-TOKEN": token } }).then((r) => r.json()).then((p) => done(p.id))');
+
 $views = [
+    'first-minute' => ['brief', '[data-first-minute] [data-climate]', null],
     'brief' => ['brief', '[data-line="indoor dew point"]', null],
     'assembly' => ['assemblies/w1?layer=l3', '[data-figure=u]', null],
     'assembly-steel-stud' => ['assemblies/w2', '[data-finding]', null],
@@ -31,7 +35,7 @@ $views = [
     'practice' => ['sequences/o4/try?seed=2', '[data-order] li', '[...document.querySelectorAll("button")].find((b) => b.textContent.startsWith("run the rain")).click()', '[data-worst]'],
     'site' => ['site', '[data-check]', null],
     'report' => ['report', 'button.act', null],
-    'phone-checks' => ['site', '[data-check]', null],
+    'phone-assembly' => ['assemblies/w1', '[data-figure=u]', null],
     'phone-reading' => ['site/check/o4.head-strip-past-jamb.left', '[data-drawing=unfolded]', '[["4"],["6"],["mm"]].forEach(([k]) => document.querySelector(`button[aria-label="${k}"]`).click())'],
     'phone-faults' => ['site/faults', '[data-fault]', null],
 ];
@@ -41,7 +45,7 @@ foreach ($views as $name => $view) {
         continue;
     }
     str_starts_with($name, 'phone') ? $browser->size(390, 844, true) : $browser->size(1280, 800);
-    $browser->open("/p/$project/$path");
+    $browser->open('/p/'.($name === 'first-minute' ? $fresh : $project)."/$path");
     $browser->see($wait);
     $browser->until('return document.fonts.status === "loaded" && !/opening the sheet|assessing|looking for what/.test(document.body.innerText)');
     if ($script !== null) {

@@ -17,6 +17,8 @@ Route::get('/up', fn () => response(Illuminate\Support\Facades\DB::scalar('selec
 Route::post('/api/sign-in', [SessionController::class, 'signIn'])->middleware('throttle:sign-in');
 Route::get('/print/{report}', [ReportController::class, 'pages'])->middleware('signed')->name('print');
 
+Route::get('/print/{report}/photographs/{digest}', [ReportController::class, 'photograph'])->middleware('signed:relative')->name('print.photograph');
+
 Route::middleware(['auth', 'auth.session', 'throttle:api'])->group(function (): void {
     Route::prefix('api')->group(function (): void {
         Route::post('sign-out', [SessionController::class, 'signOut']);

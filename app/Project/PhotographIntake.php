@@ -45,10 +45,21 @@ final class PhotographIntake
         $photograph = Photograph::firstOrNew(['project_id' => $project->id, 'sha256' => hash('sha256', $jpeg)]);
         if (! $photograph->exists) {
             Storage::put($photograph->path(), $jpeg);
+            $this->settle($photograph);
             $photograph->fill(['width' => $size[0], 'height' => $size[1], 'bytes' => strlen($jpeg), 'user_id' => $by->id])->save();
         }
 
         return $photograph;
+    }
+
+    /** On the disk, and not on its way there, before anybody is told that it is kept; a store elsewhere sees to that itself. */
+    private function settle(Photograph $photograph): void
+    {
+        $file = @fopen(Storage::path($photograph->path()), 'r+');
+        if ($file !== false) {
+            fsync($file);
+            fclose($file);
+        }
     }
 
     /** Drawing the pixels anew is what strips position, camera and thumbnail: nothing but pixels is carried over. */

@@ -11,7 +11,7 @@ use Apron\Sequence\Schedule;
 use Apron\Sequence\ScheduledOpening;
 use Apron\Trace\School;
 use Apron\Words;
-use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Facades\URL;
 
 /** Everything the printed report shows, gathered once. */
 final class ReportSheet
@@ -33,7 +33,8 @@ final class ReportSheet
         }
         $photographs = [];
         foreach ($project->photographs()->get() as $photograph) {
-            $photographs[$photograph->sha256] = 'data:image/jpeg;base64,'.base64_encode((string) Storage::get($photograph->path()));
+            // By address, each for this report and a while only: some hundreds of them are more than a page can hold.
+            $photographs[$photograph->sha256] = URL::temporarySignedRoute('print.photograph', now()->addMinutes(10), ['report' => $report->id, 'digest' => $photograph->sha256], false);
         }
 
         $assessed = new Assessment($core);

@@ -4,11 +4,13 @@ namespace App\Http\Controllers;
 
 use App\Jobs\PrintReport;
 use App\Models\DocumentKind;
+use App\Models\Photograph;
 use App\Models\Project;
 use App\Models\Report;
 use App\Project\ReportSheet;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\View\View;
 use OpenApi\Attributes as OA;
@@ -54,6 +56,14 @@ class ReportController
         abort_if($report->path === null, 404, 'This report has not been printed.');
 
         return Storage::download($report->path, $report->cards === null ? 'report.pdf' : 'step-cards-'.preg_replace('/[^A-Za-z0-9._-]+/', '-', $report->cards).'.pdf', ['Content-Type' => 'application/pdf']);
+    }
+
+    /** A photograph of the pages, by an address that was signed for them. */
+    public function photograph(Report $report, string $digest): Response
+    {
+        $photograph = Photograph::where(['project_id' => $report->project_id, 'sha256' => $digest])->firstOrFail();
+
+        return new Response((string) Storage::get($photograph->path()), 200, ['Content-Type' => 'image/jpeg']);
     }
 
     /** The pages as the printer opens them; the address is signed and short-lived, for the printer has no session. */

@@ -4,8 +4,12 @@ import { show } from '../quantity/show';
 import { THREADS } from '../ui/threads';
 import { Hatch } from './Hatch';
 import { niceStep, placeLayers, spread } from './scale';
+import { useDrawnWidth } from './useDrawnWidth';
 
 export const SECTION = { width: 800, left: 46, right: 16, top: 66, bottom: 300, height: 384 };
+
+/** Narrower, and the two ends of the line under the section would meet. */
+const ROOM_FOR_BOTH = 620;
 
 interface Props {
   assembly: Assembly;
@@ -22,7 +26,9 @@ interface Props {
 
 /** A wall or roof cut through, to scale, inside on the left: hatches, threads, temperature and dew point over it. */
 export function Section({ assembly, figures, materials, units, thread = null, selected = null, onSelect, onKeyDown, onMove }: Props) {
-  const { width, left, right, top, bottom, height } = SECTION;
+  const { left, right, top, bottom, height } = SECTION;
+  const svg = useRef<SVGSVGElement>(null);
+  const width = useDrawnWidth(svg, SECTION.width, 340);
   const layers = assembly.layers;
   const { edges, thickened } = placeLayers(layers.map((l) => l.thickness_mm), width - left - right);
   const x = (edge: number) => left + (edges[edge] ?? 0);
@@ -48,7 +54,7 @@ export function Section({ assembly, figures, materials, units, thread = null, se
   const faded = thread === null ? 1 : 0.28;
 
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} className="block w-full" role="listbox" aria-label={`Section of ${assembly.name}, inside to outside`} data-drawing="section"
+    <svg ref={svg} viewBox={`0 0 ${width} ${height}`} className="block w-full" role="listbox" aria-label={`Section of ${assembly.name}, inside to outside`} data-drawing="section"
       onPointerMove={onMove && ((event) => { const to = under(event); setOver(to === null || !drag.current ? null : { from: drag.current.from, to }); })} onPointerLeave={() => { drag.current = null; setOver(null); }}
       onPointerUp={onMove && ((event) => { const [from, to] = [drag.current?.from, under(event)]; drag.current = null; setOver(null); if (from !== undefined && to !== null && to !== from) onMove(from, to); })}
     >
@@ -102,7 +108,7 @@ export function Section({ assembly, figures, materials, units, thread = null, se
       {figures?.year && <WetMonths planes={figures.year.planes} at={(p) => (p.interface !== undefined ? x(p.interface) : x(p.layer ?? 0) + ((p.depth_mm ?? 0) / (layers[p.layer ?? 0]?.thickness_mm ?? 1)) * (x((p.layer ?? 0) + 1) - x(p.layer ?? 0)))} opacity={thread === null || thread === 'vapour' ? 1 : faded} />}
       <g fontSize="11" fill="var(--color-faint)" stroke="var(--color-paper)" strokeWidth="4" paintOrder="stroke" pointerEvents="none">
         <text x={x(0)} y={bottom + 42}>inside{profile ? ` ${show(profile.indoor_c, 'temperature', units)}` : ''} · {show(layers.reduce((s, l) => s + l.thickness_mm, 0), 'length', units)} overall{thickened.some(Boolean) ? ' · broken layers thickened' : ''}</text>
-        <text x={x(layers.length)} y={bottom + 42} textAnchor="end">{profile ? `coldest month ${show(profile.outdoor_c, 'temperature', units)} ` : ''}outside</text>
+        <text x={x(layers.length)} y={bottom + 42} textAnchor="end">{profile && width >= ROOM_FOR_BOTH ? `coldest month ${show(profile.outdoor_c, 'temperature', units)} ` : ''}outside</text>
         {layers.map((layer, i) => {
           const w = x(i + 1) - x(i);
           // A thread runs down the middle of the layer that carries it, so its figure stands beside.

@@ -75,7 +75,7 @@ function BriefSheet({ doc, mayEdit }: { doc: Doc<BriefContent>; mayEdit: boolean
           {brief.climate && mayEdit && <ClimateFile taken={setClimate} />}
         </div>
         {brief.climate
-          ? <><YearChart climate={brief.climate} months={live.answer?.climate?.months} units={units} /><MonthTable climate={brief.climate} mayEdit={mayEdit} change={setClimate} /></>
+          ? <div tabIndex={0} role="group" aria-label="The year of the climate" className="max-sm:overflow-x-auto max-sm:[&>*]:min-w-[720px]"><YearChart climate={brief.climate} months={live.answer?.climate?.months} units={units} /><MonthTable climate={brief.climate} mayEdit={mayEdit} change={setClimate} /></div>
           : <FirstMinute mayEdit={mayEdit} take={setClimate}><ClimateFile taken={setClimate} /></FirstMinute>}
         <Schools chosen={brief.project.schools} mayEdit={mayEdit} change={(schools) => setProject({ schools })} />
         <Removed mayEdit={mayEdit} />

@@ -7,6 +7,7 @@ import { Unfolded } from '../../drawing/Unfolded';
 import { show } from '../../quantity/show';
 import { SeverityMark, severityColour, severityWord } from '../../ui/severity';
 import { Frame } from '../../ui/Frame';
+import { found, MOST_SHOWN } from '../../ui/pick';
 import { useUnits } from '../../ui/units';
 import { CheckScreen } from './CheckScreen';
 import { Faults } from './Faults';
@@ -114,15 +115,30 @@ function readingWords(r: SiteCheck['readings'][number], units: 'si' | 'us'): str
   return r.typed ?? (r.value_mm === undefined ? (r.holds ? 'as it should be' : 'not as it should be') : show(r.value_mm, 'length', units));
 }
 
+/** So many checks are looked through by eye. */
+const MANY = 12;
+
 function CheckList({ site, near }: { site: SiteSheet; near: (check: string) => void }) {
   const { units } = useUnits();
   const project = useProjectId();
-  const details = [...new Set(site.checks.map((c) => c.detail))];
+  const [words, setWords] = useState('');
+  const [open, setOpen] = useState(false);
+  const wanted = found(site.checks.map((c) => ({ id: c.id, text: `${c.detail} ${c.detail_title} ${c.title}`, check: c })), words)
+    .map((row) => row.check).filter((c) => !open || c.verdict.severity !== 'pass');
+  const most = wanted.slice(0, MOST_SHOWN);
+  const details = [...new Set(most.map((c) => c.detail))];
   if (site.checks.length === 0) return <p className="max-w-[40rem] text-[15px]">No checks yet: they are made from the sequences. Make an opening in step 5, and its laps, upturns and looks appear here.</p>;
   return (
     <>
+      {site.checks.length > MANY && (
+        <p className="flex flex-wrap items-center gap-x-4 pb-2">
+          <input aria-label="Find a check" className="w-[12rem] max-sm:min-h-[48px]" placeholder="o4, upturn …" value={words} onChange={(e) => setWords(e.target.value)} />
+          <label className="max-sm:min-h-[48px]"><input type="checkbox" checked={open} onChange={(e) => setOpen(e.target.checked)} /> only what does not pass yet</label>
+          <span className="text-faint">{wanted.length} of {site.checks.length}</span>
+        </p>
+      )}
       {details.map((id) => {
-        const checks = site.checks.filter((c) => c.detail === id);
+        const checks = most.filter((c) => c.detail === id);
         return (
           <section key={id} className="mb-4">
             <h2 className="border-b border-ink font-bold">{checks[0]?.detail_title} <span className="font-normal text-faint">{checks.filter((c) => c.verdict.count > 0).length} of {checks.length} read</span></h2>
@@ -136,6 +152,7 @@ function CheckList({ site, near }: { site: SiteSheet; near: (check: string) => v
           </section>
         );
       })}
+      {wanted.length > most.length && <p className="text-faint">{wanted.length - most.length} more: find them by opening or words.</p>}
     </>
   );
 }

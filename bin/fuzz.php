@@ -1,0 +1,114 @@
+<?php
+
+// Mutations of the demo's project file, read, assessed and written in one process: ./apron fuzz 20000 [SEED]. It looks for what no file may
+// do: an exception that is no refusal, a verdict that is no number, a file that cannot be read back as it was written, work without end.
+
+require __DIR__.'/../core/autoload.php';
+
+use Apron\Assessment;
+use Apron\Deadline;
+use Apron\File\FileRefused;
+use Apron\File\ProjectFormat;
+use Apron\Material\Catalogue;
+use Apron\TakesTooLong;
+use Apron\Words;
+
+ini_set('memory_limit', '1G');
+[$count, $seed] = [(int) ($argv[1] ?? 20000), (int) ($argv[2] ?? random_int(1, 1_000_000))];
+$random = new Random\Randomizer(new Random\Engine\Mt19937($seed));
+$catalogue = new Catalogue;
+$whole = json_decode((string) file_get_contents(__DIR__.'/../database/demo/project.json'));
+// A part of the demo at a time: as many mutations of each section, and no second spent on what was not touched.
+$parts = [];
+foreach (['assemblies', 'details', 'openings'] as $section) {
+    foreach ($whole->{$section} ?? [] as $row) {
+        $part = clone $whole;
+        unset($part->assemblies, $part->details, $part->openings, $part->site, $part->training);
+        $part->{$section} = [$row];
+        $parts[] = json_encode($part);
+    }
+}
+$part = clone $whole;
+unset($part->assemblies, $part->details, $part->openings);
+$parts[] = json_encode($part);
+
+const ODD = [null, true, false, 0, -1, -0.0, 1e308, 5e-324, 1e-9, 1e9, 0.5, '', "\n", 'x', '1e5', [], [[]], [0], 'steel-sheet'];
+
+/** @return list<array{object|array<mixed>, string|int}> every place in a document */
+$places = function (mixed $node) use (&$places): array {
+    $found = [];
+    foreach ($node as $key => $value) {
+        $found[] = [$node, $key];
+        if (is_object($value) || is_array($value)) {
+            array_push($found, ...$places($value));
+        }
+    }
+
+    return $found;
+};
+$mutate = function (stdClass $file) use ($random, $places): void {
+    $all = array_values(array_filter($places($file), fn (array $p): bool => is_object($p[0])));
+    $numbers = array_values(array_filter($all, fn (array $p): bool => is_int($p[0]->{$p[1]}) || is_float($p[0]->{$p[1]})));
+    if ($numbers !== [] && $random->getInt(0, 2) > 0) {
+        // Figures that may be right: most of what is wrong with a file is refused before anything is worked out.
+        [$node, $key] = $numbers[$random->getInt(0, count($numbers) - 1)];
+        $node->{$key} *= [0.001, 0.1, 0.5, 0.9, 1.1, 2, 10, 1000, -1][$random->getInt(0, 8)];
+
+        return;
+    }
+    foreach (range(1, $random->getInt(1, 3)) as $_) {
+        [$node, $key] = $all[$random->getInt(0, count($all) - 1)];
+        $value = $node->{$key} ?? null;
+        $how = $random->getInt(0, 5);
+        if ($how === 0) {
+            unset($node->{$key});
+        } elseif ($how === 1 && is_array($value) && $value !== []) {
+            $node->{$key} = [...$value, ...$value];
+        } elseif ($how === 2 && (is_int($value) || is_float($value))) {
+            $node->{$key} = $value * [0, -1, 1000, 1e-6, 0.5, 2][$random->getInt(0, 5)];
+        } elseif ($how === 3 && is_array($value)) {
+            $node->{$key} = array_reverse($value);
+        } elseif ($how === 4) {
+            $node->{['id', 'extra', 'thickness_mm', 'material'][$random->getInt(0, 3)]} = ODD[$random->getInt(0, count(ODD) - 1)];
+        } else {
+            $node->{$key} = ODD[$random->getInt(0, count(ODD) - 1)];
+        }
+    }
+};
+
+$ends = ['refused' => 0, 'fails' => 0, 'passes' => 0, 'cut off' => 0, 'faults' => 0];
+$times = $told = [];
+for ($n = 0; $n < $count; $n++) {
+    $file = json_decode($parts[$random->getInt(0, count($parts) - 1)]);
+    $mutate($file);
+    $json = (string) json_encode($file);
+    $began = hrtime(true);
+    try {
+        Deadline::within(5, function () use ($json, $catalogue, &$ends): void {
+            $project = ProjectFormat::parse($json, $catalogue);
+            $assessment = new Assessment($project);
+            json_encode($assessment->toArray(new Words($project->units)), JSON_THROW_ON_ERROR);
+            $written = ProjectFormat::write($project);
+            if (ProjectFormat::write(ProjectFormat::parse($written, $catalogue)) !== $written) {
+                throw new LogicException('written and read back it is another file');
+            }
+            $ends[$assessment->fails() ? 'fails' : 'passes']++;
+        });
+    } catch (FileRefused) {
+        $ends['refused']++;
+    } catch (TakesTooLong $cut) {
+        $ends['cut off']++;
+        $told[] = $cut->getMessage();
+    } catch (Throwable $fault) {
+        $ends['faults']++;
+        $told[] = $fault::class.': '.$fault->getMessage().' at '.basename($fault->getFile()).':'.$fault->getLine();
+        file_put_contents(sys_get_temp_dir()."/apron-fuzz-$seed-$n.json", $json);
+    }
+    $times[] = (hrtime(true) - $began) / 1e6;
+}
+sort($times);
+printf("%d mutations, seed %d: %s; p50 %.1f ms, p99 %.0f ms, most %.0f ms\n", $count, $seed, implode(', ', array_map(fn (string $k, int $v): string => "$v $k", array_keys($ends), $ends)), $times[intdiv($count, 2)], $times[(int) (0.99 * ($count - 1))], end($times));
+foreach (array_slice(array_count_values($told), 0, 12) as $what => $often) {
+    echo "  $often × $what\n";
+}
+exit($ends['faults'] + $ends['cut off'] > 0 ? 1 : 0);
