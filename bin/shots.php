@@ -21,7 +21,6 @@ $views = [
     'first-minute' => ['brief', '[data-first-minute] [data-climate]', null],
     'brief' => ['brief', '[data-line="indoor dew point"]', null],
     'assembly' => ['assemblies/w1?layer=l3', '[data-figure=u]', null],
-    'assembly-steel-stud' => ['assemblies/w2', '[data-finding]', null],
     'cures' => ['assemblies/w2', '[data-finding^="year.dries"] button.act', 'document.querySelector("[data-finding^=\"year.dries\"] button.act").click()'],
     'beside' => ['assemblies/w2/beside', '[data-beside="w2.c"]', null],
     'climates' => ['assemblies/w2/climates', '[data-drawing=sweep]', null],

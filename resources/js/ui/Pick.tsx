@@ -35,10 +35,12 @@ function List<R extends Row>(props: Omit<Props<R>, 'open' | 'close' | 'title' | 
   const name = useId();
   const [words, setWords] = useState('');
   const all = found(rows, words);
-  const [at, setAt] = useState(() => Math.max(0, all.findIndex((r) => r.id === props.at)));
+  // By its id and not by its place: grouped otherwise, the same row stays chosen.
+  const [id, setId] = useState(props.at);
+  const at = Math.max(0, all.findIndex((r) => r.id === id));
   const shown = all.slice(0, Math.max(MOST_SHOWN, at + 1));
   const chosen = shown[at];
-  const go = (to: number) => setAt(Math.max(0, Math.min(shown.length - 1, to)));
+  const go = (to: number) => setId(shown[Math.max(0, Math.min(shown.length - 1, to))]?.id);
   const keyDown = (event: KeyboardEvent) => {
     if (event.key === 'ArrowDown') go(at + 1);
     else if (event.key === 'ArrowUp') go(at - 1);
@@ -53,7 +55,7 @@ function List<R extends Row>(props: Omit<Props<R>, 'open' | 'close' | 'title' | 
       <input
         autoFocus role="combobox" aria-expanded="true" aria-controls={name} aria-label={label} className="w-full"
         aria-activedescendant={chosen ? `${name}-${at}` : undefined} placeholder={placeholder} value={words}
-        onChange={(e) => { setWords(e.target.value); setAt(0); }} onKeyDown={keyDown}
+        onChange={(e) => { setWords(e.target.value); setId(undefined); }} onKeyDown={keyDown}
       />
       {children}
       <div id={name} role="listbox" aria-label={label} tabIndex={-1} className="mt-2 h-[46vh] overflow-auto">
