@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
-import { post } from '../../api/client';
+import { post, wordsOf } from '../../api/client';
 import { useProjectId } from '../../api/hooks';
 import type { Assembly, Cures } from '../../api/types';
 import { CureCurve } from '../../drawing/CureCurve';
@@ -35,7 +35,7 @@ export function CurePanel({ assembly, finding, mayEdit, apply, close }: Props) {
   return (
     <section className="grid h-[214px] grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)] gap-x-4 border-y border-ink pt-1 text-[12px]" data-panel="cures" aria-label="What would make it pass">
       <div className="flex min-h-0 flex-col">
-        <p className="flex items-baseline justify-between gap-3"><span className="truncate font-bold" title={cures.data?.title}>{cures.data ? `To clear “${cures.data.title}”` : cures.isError ? 'This finding is gone.' : 'looking for what would clear it …'}</span><button className="link whitespace-nowrap text-faint" onClick={close}>close <span className="key">Esc</span></button></p>
+        <p className="flex items-baseline justify-between gap-3"><span className="truncate font-bold" title={cures.data?.title}>{cures.data ? `To clear “${cures.data.title}”` : cures.isError ? wordsOf(cures.error) : 'looking for what would clear it …'}</span><button className="link whitespace-nowrap text-faint" onClick={close}>close <span className="key">Esc</span></button></p>
         {cures.isSuccess && (
           <ul
             ref={setBox} role="listbox" tabIndex={0} aria-label="Changes that clear it" aria-activedescendant={`cure-${at}`} className="mt-1 grow overflow-auto"

@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { post } from '../../api/client';
+import { post, wordsOf } from '../../api/client';
 import { useAssessment, useProjectId, useReports } from '../../api/hooks';
 import { Frame } from '../../ui/Frame';
 
@@ -22,7 +22,11 @@ export default function Report() {
     await client.invalidateQueries({ queryKey: ['reports', project] });
   };
   const cancel = async (id: string) => {
-    await post(`/reports/${id}/cancel`);
+    try {
+      await post(`/reports/${id}/cancel`);
+    } catch (error) {
+      setWhy(wordsOf(error));
+    }
     await client.invalidateQueries({ queryKey: ['reports', project] });
   };
   return (
