@@ -51,7 +51,7 @@ it('keeps what was typed where a page stops, and goes on', fn () => signedIn('co
     $browser->open("/p/$project/assemblies/w1?layer=l3");
     retype($browser, '[data-bench=l3] input', '17');
     // The next drawing of the page fails, as one fault in it would.
-    $browser->driver->executeScript('const keep = Array.prototype.at; window.mend = () => { Array.prototype.at = keep; Array.prototype.findIndex = find; }; const find = Array.prototype.findIndex; Array.prototype.findIndex = () => { throw new Error("a fault of the page"); }; ');
+    $browser->driver->executeScript('const find = Array.prototype.findIndex; window.mend = () => { Array.prototype.findIndex = find; }; Array.prototype.findIndex = () => { throw new Error("a fault of the page"); };');
     (new Facebook\WebDriver\Chrome\ChromeDevToolsDriver($browser->driver))->execute('Input.insertText', ['text' => '5']);
     $browser->until('return document.querySelector("[data-broken-page]") !== null', 'the page to stop');
     $browser->driver->executeScript('window.mend()');

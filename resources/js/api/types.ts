@@ -56,27 +56,5 @@ export interface Doc<T> {
 }
 
 /** A document as one save left it; without content where it was removed. */
-export interface Revision {
-  number: number;
-  at: string;
-  by: string;
-  content: Record<string, unknown> | null;
-}
-
-export interface ReportState {
-  id: string;
-  state: 'queued' | 'printing' | 'done' | 'failed' | 'cancelled';
-  percent: number;
-  doing: string;
-  by: string;
-  at: string;
-}
-
-export interface RemovedDocument {
-  kind: string;
-  key: string;
-  revision: number;
-  name: string;
-  by: string;
-  at: string;
-}
+export type Revision = Schemas['Revision'];
+export type RemovedDocument = Schemas['RemovedDocument'];
