@@ -58,3 +58,12 @@ export interface Doc<T> {
 /** A document as one save left it; without content where it was removed. */
 export type Revision = Schemas['Revision'];
 export type RemovedDocument = Schemas['RemovedDocument'];
+
+export interface ReportState {
+  id: string;
+  state: 'queued' | 'printing' | 'done' | 'failed' | 'cancelled';
+  percent: number;
+  doing: string;
+  by: string;
+  at: string;
+}
