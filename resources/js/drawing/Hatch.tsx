@@ -19,7 +19,7 @@ export function Hatch({ x, y, width, height, family, colour = 'var(--color-faint
   return (
     <g aria-hidden="true">
       <clipPath id={clip}><rect x={x} y={y} width={width} height={height} /></clipPath>
-      <path d={path} clipPath={`url(#${clip})`} fill="none" stroke={colour} strokeWidth="0.7" />
+      <path d={path} clipPath={`url(#${clip})`} fill="none" stroke={colour} strokeWidth="0.7" data-hatch />
     </g>
   );
 }

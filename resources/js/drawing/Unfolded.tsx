@@ -3,6 +3,7 @@ import type { Check, Detail, Patch, Piece, RainStrip, SequenceSheet, Units } fro
 import { show } from '../quantity/show';
 import { Hatch } from './Hatch';
 import { drawnDepth, onBoard, planes, unfold, type Box } from './unfold';
+import { useLabelScale } from './useLabelScale';
 
 export const COLOUR: Record<string, string> = { sheet: '#5f7075', membrane: 'var(--color-air)', formable: 'var(--color-water)', tape: 'var(--color-vapour)', unit: 'var(--color-ink)', fluid: 'var(--color-water)', moulded: 'var(--color-vapour)', corner: 'var(--color-water)', sealant: 'var(--color-caution)', metal: 'var(--color-ink)', board: 'var(--color-heat)' };
 
@@ -48,6 +49,7 @@ export function Unfolded({ sheet, step, units, selected = null, onSelect, measur
   const flat = useMemo(() => unfold(detail), [detail]);
   const [u0, v0, u1, v1] = window ?? flat.bounds;
   const scale = 1000 / Math.max(u1 - u0, v1 - v0);
+  const k = useLabelScale(svg, (u1 - u0) * scale + 16, (v1 - v0) * scale + 16);
   const X = (u: number) => (u - u0) * scale;
   const Y = (v: number) => (v1 - v) * scale;
   const M = opening?.margin_mm ?? 0;
@@ -116,15 +118,15 @@ export function Unfolded({ sheet, step, units, selected = null, onSelect, measur
       {upcoming(detail, step).map(({ patch }) => (
         <g key={patch.id} pointerEvents="none">
           <rect {...box(patch)} fill="none" stroke="var(--color-ink)" strokeWidth="2" strokeDasharray="12 8" />
-          {!window && <text x={box(patch).x + 8} y={box(patch).y - 8} fontSize="20" stroke="#fff" strokeWidth="6" paintOrder="stroke">flap, held up until step {patch.step}</text>}
+          {!window && <text transform={`translate(${box(patch).x + 8} ${box(patch).y - 8}) scale(${k})`} fontSize="20" stroke="#fff" strokeWidth="6" paintOrder="stroke">flap, held up until step {patch.step}</text>}
         </g>
       ))}
       {!window && detail.framing?.map((member, i) => <rect key={`m${i}`} {...box(member as Pick<Patch, 'facet' | 'rect'>)} fill="none" stroke="var(--color-ink)" strokeWidth="1.2" strokeDasharray="3 7" pointerEvents="none" data-framing />)}
       {detail.fasteners?.filter((f) => laid.some(({ piece }) => f.through?.includes(piece.id))).map((f) => <Head key={f.id} b={box({ facet: f.facet, rect: [f.at[0] ?? 0, f.at[1] ?? 0, f.at[0] ?? 0, f.at[1] ?? 0] })} tight={f.through?.every((id) => f.made_for?.includes(id)) ?? false} />)}
       {!window && detail.gaps?.flatMap((gap) => gap.mouths?.map((mouth, i) => <rect key={`${gap.id}${i}`} {...box(mouth as Pick<Patch, 'facet' | 'rect'>)} fill="none" stroke="var(--color-ink)" strokeWidth="2" strokeDasharray="2 5" pointerEvents="none" data-gap={gap.id} />))}
       {detail.penetrations?.map((pipe) => <Pipe key={pipe.id} b={box(pipe as Pick<Patch, 'facet' | 'rect'>)} round={detail.generated?.generator !== 'rectangular-penetration'} />)}
-      {walls.length > 1 && !window && walls.map(({ face }) => <text key={face} x={box({ facet: face, rect: [-M, -M, W + M, H + M] }).x + 8} y={box({ facet: face, rect: [-M, -M, W + M, H + M] }).y + 26} fontSize="20" fill="var(--color-faint)" stroke="#fff" strokeWidth="5" paintOrder="stroke" pointerEvents="none">{sheet.facets[face] ?? face}</text>)}
-      {!opening && !window && Object.entries(flat.facets).map(([name, f]) => <text key={name} x={box({ facet: name, rect: f.extent }).x + 8} y={box({ facet: name, rect: f.extent }).y + 26} fontSize="20" fill="var(--color-faint)" stroke="#fff" strokeWidth="5" paintOrder="stroke" pointerEvents="none">{sheet.facets[name] ?? name}</text>)}
+      {walls.length > 1 && !window && walls.map(({ face }) => <FacetName key={face} b={box({ facet: face, rect: [-M, -M, W + M, H + M] })} k={k} name={sheet.facets[face] ?? face} />)}
+      {!opening && !window && Object.entries(flat.facets).map(([name, f]) => <FacetName key={name} b={box({ facet: name, rect: f.extent })} k={k} name={sheet.facets[name] ?? name} />)}
       {onDrag && laid.filter(({ piece }) => piece.id === selected).map(({ patch }) => <Handles key={`h${patch.id}`} b={box(drag?.patch === patch ? { facet: patch.facet, rect: dragged(patch.rect as Box, drag.side, drag.by) } : patch)} moving={drag?.patch === patch} sides={flat.facets[patch.facet]} onTake={(e, side) => take(e, patch, side)} />)}
       {rain?.map((r, i) => <Water key={i} {...{ r, box, onStrip, running }} chosen={r === strip} />)}
       {!window && laid.map(({ piece, patch }) => {
@@ -135,12 +137,12 @@ export function Unfolded({ sheet, step, units, selected = null, onSelect, measur
         // A number under a later piece says nothing.
         const hidden = laid.some((l) => l.patch.facet === patch.facet && (l.patch.step ?? l.piece.step) > number && l.piece.kind !== 'unit' && contains(box(l.patch), b.x + b.width / 2, b.y + b.height * 0.42));
         if (hidden && number !== 1) return null;
-        const at = number === 1 ? { x: b.x + 40, y: b.y + b.height - 40 } : piece.kind === 'unit' ? { x: b.x + b.width / 2, y: b.y + b.height / 2 } : { x: b.x + b.width / 2, y: b.y + b.height * (piece.role === 'pan' ? 0.5 : 0.42) };
-        return <g key={`n${patch.id}`} pointerEvents="none"><circle cx={at.x} cy={at.y} r="17" fill={number === step ? 'var(--color-ink)' : '#fff'} stroke="var(--color-ink)" strokeWidth="2" /><text x={at.x} y={at.y + 7} textAnchor="middle" fontSize="20" fontWeight="700" fill={number === step ? '#fff' : 'var(--color-ink)'}>{number}</text></g>;
+        const at = number === 1 ? { x: b.x + 24 + 16 * k, y: b.y + b.height - 24 - 16 * k } : piece.kind === 'unit' ? { x: b.x + b.width / 2, y: b.y + b.height / 2 } : { x: b.x + b.width / 2, y: b.y + b.height * (piece.role === 'pan' ? 0.5 : 0.42) };
+        return <g key={`n${patch.id}`} pointerEvents="none" transform={`translate(${at.x} ${at.y}) scale(${k})`}><circle r="17" fill={number === step ? 'var(--color-ink)' : '#fff'} stroke="var(--color-ink)" strokeWidth="2" /><text y="7" textAnchor="middle" fontSize="20" fontWeight="700" fill={number === step ? '#fff' : 'var(--color-ink)'}>{number}</text></g>;
       })}
       {dimensions && !window && opening && <>
-        <Dimension x0={X(0)} y0={Y(-M / 1.35)} x1={X(W)} y1={Y(-M / 1.35)} text={show(W, 'length', units)} />
-        <Dimension x0={X(W + M / 1.25)} y0={Y(0)} x1={X(W + M / 1.25)} y1={Y(H)} text={show(H, 'length', units)} />
+        <Dimension k={k} x0={X(0)} y0={Y(-M / 1.35)} x1={X(W)} y1={Y(-M / 1.35)} text={show(W, 'length', units)} />
+        <Dimension k={k} x0={X(W + M / 1.25)} y0={Y(0)} x1={X(W + M / 1.25)} y1={Y(H)} text={show(H, 'length', units)} />
       </>}
       {measured && <Measured {...{ measured, box }} size={size} />}
     </svg>
@@ -242,15 +244,27 @@ function Frame({ b, flange }: { b: { x: number; y: number; width: number; height
   return <><rect {...inset(flange)} fill="none" stroke="var(--color-ink)" strokeWidth="2" /><rect {...inset(flange + 26)} fill="none" stroke="var(--color-ink)" strokeWidth="1" /></>;
 }
 
-function Dimension({ x0, y0, x1, y1, text }: { x0: number; y0: number; x1: number; y1: number; text: string }) {
+/** Facets that lie apart are named in their upper left corner. */
+function FacetName({ b, k, name }: { b: { x: number; y: number }; k: number; name: string }) {
+  return (
+    <text
+      transform={`translate(${b.x + 8} ${b.y}) scale(${k})`} y="26" fontSize="20" fill="var(--color-faint)" stroke="#fff" strokeWidth="5" paintOrder="stroke"
+      pointerEvents="none"
+    >
+      {name}
+    </text>
+  );
+}
+
+function Dimension({ x0, y0, x1, y1, k, text }: { x0: number; y0: number; x1: number; y1: number; k: number; text: string }) {
   const upright = x0 === x1;
   const [mx, my] = [(x0 + x1) / 2, (y0 + y1) / 2];
   return (
     <g pointerEvents="none">
       <path d={upright ? `M${x0 - 9} ${y0}h18M${x0} ${y0}V${y1}m-9 0h18` : `M${x0} ${y0 - 9}v18M${x0} ${y0}H${x1}m0 -9v18`} stroke="var(--color-ink)" strokeWidth="1.4" />
-      <g transform={upright ? `rotate(-90 ${mx} ${my})` : undefined}>
-        <rect x={mx - text.length * 6.5} y={my - 15} width={text.length * 13} height="30" fill="#fff" />
-        <text x={mx} y={my + 8} textAnchor="middle" fontSize="23">{text}</text>
+      <g transform={`translate(${mx} ${my}) ${upright ? 'rotate(-90) ' : ''}scale(${k})`}>
+        <rect x={-text.length * 6.5} y="-15" width={text.length * 13} height="30" fill="#fff" />
+        <text y="8" textAnchor="middle" fontSize="23">{text}</text>
       </g>
     </g>
   );
