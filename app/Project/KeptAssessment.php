@@ -11,6 +11,7 @@ use Apron\Inspection\SiteFindings;
 use Apron\Material\Catalogue;
 use Apron\Quantity\UnitSystem;
 use Apron\Words;
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -22,6 +23,8 @@ final class KeptAssessment
 {
     /** The row that holds all of it put together, under the version of the project. */
     private const WHOLE = ['kind' => 'project', 'key' => ''];
+
+    private const TRIES = 5;
 
     /** The order in which the file has them. */
     private const RANK = ['brief' => 0, 'material' => 1, 'assembly' => 2, 'detail' => 3, 'opening' => 4];
@@ -42,7 +45,7 @@ final class KeptAssessment
             return $kept;
         }
         $whole = json_encode($this->together($project, $units), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
-        DB::table('assessments')->upsert([$at + ['hash' => $hash, 'materials' => '', 'content' => $whole]], array_keys($at), ['hash', 'content']);
+        $this->keep([$at + ['hash' => $hash, 'materials' => '', 'content' => $whole]]);
 
         return $whole;
     }
@@ -176,11 +179,26 @@ final class KeptAssessment
                 'hash' => $this->hash($document->hash, $brief), 'materials' => json_encode((object) $depends, JSON_THROW_ON_ERROR), 'content' => $text,
             ];
         }
-        foreach (array_chunk($rows, 100) as $some) {
-            DB::table('assessments')->upsert($some, ['project_id', 'units', 'kind', 'key'], ['hash', 'materials', 'content']);
-        }
+        $this->keep($rows);
 
         return $parts;
+    }
+
+    /**
+     * Two who ask at once keep the same rows, and one of them may have to let the other go first. What could not be kept is worked out again
+     * the next time: no answer fails for it.
+     *
+     * @param  list<array<string, mixed>>  $rows
+     */
+    private function keep(array $rows): void
+    {
+        try {
+            foreach (array_chunk($rows, 100) as $some) {
+                DB::transaction(fn () => DB::table('assessments')->upsert($some, ['project_id', 'units', 'kind', 'key'], ['hash', 'materials', 'content']), self::TRIES);
+            }
+        } catch (QueryException $crossed) {
+            report($crossed);
+        }
     }
 
     /** @param  Collection<int, string>  $names  of documents that are no more */

@@ -58,7 +58,8 @@ final class Words
         if (isset($this->said[$key])) {
             return $this->said[$key];
         }
-        $template = $this->texts[$code][$part] ?? throw new \OutOfBoundsException("no words for $code · $part");
+        // What a school says otherwise is all that it says: the rest is as usual.
+        $template = $this->texts[$code][$part] ?? $this->texts[(string) strstr($code, '@', true)][$part] ?? throw new \OutOfBoundsException("no words for $code · $part");
 
         return $this->said[$key] = (string) preg_replace_callback('/\{(?:(\w+):)?([\w.]+)\}/', function (array $m) use ($figures, $code): string {
             $value = $figures[$m[2]] ?? throw new \OutOfBoundsException("the words of $code name the figure $m[2], which is not given");

@@ -25,3 +25,19 @@ it('puts the worst first and keeps the order in which equals were found', functi
     $sorted = Finding::worstFirst([$of(Severity::Pass, 'a'), $of(Severity::Caution, 'b'), $of(Severity::Fail, 'c'), $of(Severity::Caution, 'd'), $of(Severity::Note, 'e')]);
     expect(array_map(fn (Finding $f) => $f->subject, $sorted))->toBe(['c', 'b', 'd', 'e', 'a']);
 });
+
+it('says what a school leaves unsaid as is usual', function () {
+    $words = new Words(UnitSystem::SI);
+    $told = 0;
+    foreach (['findings', 'cures', 'trace', 'sequence', 'checks', 'handling'] as $file) {
+        $rows = json_decode((string) file_get_contents(__DIR__."/../../core/data/words/$file.json"), true);
+        foreach (array_filter(array_keys($rows), fn (string $code): bool => str_contains($code, '@')) as $code) {
+            foreach (array_keys($rows[strstr($code, '@', true)]) as $part) {
+                // A figure that is not given is another matter: the words are there.
+                expect(fn () => $words->text($code, $part))->not->toThrow(OutOfBoundsException::class, 'no words for');
+                $told++;
+            }
+        }
+    }
+    expect($told)->toBeGreaterThan(5)->and($words->text('handling.board@fastener-heads.rely', 'press'))->toBe($words->text('handling.board', 'press'));
+});

@@ -80,12 +80,17 @@ export function Section({ assembly, figures, materials, units, thread = null, se
               {thickened[i] && <path d={`M${x(i) - 3} ${bottom - 22}l${w + 6} -7m${-w - 6} 12l${w + 6} -7`} stroke="#fff" strokeWidth="2.4" />}
               {thickened[i] && <path d={`M${x(i) - 3} ${bottom - 22}l${w + 6} -7m${-w - 6} 12l${w + 6} -7`} stroke="var(--color-ink)" strokeWidth="0.8" />}
             </g>
-            <path d={`M${labels[i]} 40V50L${middle(i)} ${top - 2}`} fill="none" stroke="var(--color-faint)" strokeWidth="0.8" />
-            <Label x={labels[i] ?? 0} name={name} strong={selected === i} room={Math.min(92, (width - 20) / Math.max(1, layers.length))} />
             <rect x={middle(i) - hit / 2} y={top} width={hit} height={bottom - top} fill="transparent" data-hit={i} />
           </g>
         );
       })}
+      {/* Their names stand outside of them: shortened where there is little room, they are not what a layer is called. */}
+      {layers.map((layer, i) => (
+        <g key={`n${layer.id ?? i}`} aria-hidden="true" style={{ cursor: 'pointer' }} onClick={() => onSelect?.(i)}>
+          <path d={`M${labels[i]} 40V50L${middle(i)} ${top - 2}`} fill="none" stroke="var(--color-faint)" strokeWidth="0.8" />
+          <Label x={labels[i] ?? 0} name={materials.get(layer.material)?.name ?? layer.material} strong={selected === i} room={Math.min(92, (width - 20) / Math.max(1, layers.length))} />
+        </g>
+      ))}
       {selected !== null && selected < layers.length && <rect x={x(selected) - 1.5} y={top - 1.5} width={x(selected + 1) - x(selected) + 3} height={bottom - top + 3} fill="none" stroke="var(--color-ink)" strokeWidth="3" pointerEvents="none" />}
       {over !== null && over.to !== over.from && <path d={`M${over.to > over.from ? x(over.to + 1) : x(over.to)} ${top - 10}V${bottom + 10}`} stroke="var(--color-ink)" strokeWidth="5" pointerEvents="none" />}
       <g stroke="var(--color-ink)" strokeWidth="0.8" pointerEvents="none">
@@ -134,7 +139,7 @@ function Label({ x, name, strong, room }: { x: number; name: string; strong: boo
     else rows.push(word);
   }
   const shown = rows.slice(0, 3);
-  return <text x={x} textAnchor="middle" fontSize="11" fontWeight={strong ? 700 : 400} fill="var(--color-ink)">{shown.map((row, i) => <tspan key={row + i} x={x} y={36 - (shown.length - 1 - i) * 12}>{row.length > most + 2 ? `${row.slice(0, most)}…` : row}{i < shown.length - 1 ? ' ' : ''}</tspan>)}</text>;
+  return <text x={x} textAnchor="middle" fontSize="11" fontWeight={strong ? 700 : 400} fill="var(--color-ink)">{shown.map((row, i) => <tspan key={row + i} x={x} y={36 - (shown.length - 1 - i) * 12}>{row.length > most + 2 ? `${row.slice(0, most)}…` : row}</tspan>)}</text>;
 }
 
 function FramingMark({ x, y, width, height, metal }: { x: number; y: number; width: number; height: number; metal: boolean }) {
