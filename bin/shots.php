@@ -32,7 +32,7 @@ $views = [
     'cards' => ['sequences/o4/cards', '[data-card]', 'document.querySelector("[data-card=\"3\"]").parentElement.scrollIntoView()'],
     'joint' => ['sequences/o4/joint', '[data-depth]', null],
     'practice' => ['sequences/o4/try?seed=2', '[data-order] li', '[...document.querySelectorAll("button")].find((b) => b.textContent.startsWith("run the rain")).click()', '[data-worst]'],
-    'site' => ['site', '[data-check]', null],
+    'site' => ['site', '[data-drawing=unfolded]', null],
     'report' => ['report', 'button.act', null],
     'phone-assembly' => ['assemblies/w1', '[data-figure=u]', null],
     'phone-reading' => ['site/check/o4.head-strip-past-jamb.left', '[data-drawing=unfolded]', '[["4"],["6"],["mm"]].forEach(([k]) => document.querySelector(`button[aria-label="${k}"]`).click())'],
