@@ -48,11 +48,11 @@ class PrintReport implements ShouldQueue
         Report::whereKey($this->report)->where('state', '!=', 'cancelled')->update(['state' => 'failed', 'doing' => mb_strimwidth('the printer stopped: '.(trim((string) $why?->getMessage()) ?: 'no reason was given'), 0, 250, '…')]);
     }
 
-    /** @return bool whether to go on: false once somebody has cancelled */
+    /** @return bool whether to go on: false once somebody has cancelled, or it has been printed by another that took it up */
     private function say(string $doing, int $percent): bool
     {
         $report = Report::find($this->report);
-        if ($report === null || $report->state === 'cancelled') {
+        if ($report === null || ! in_array($report->state, ['queued', 'printing'], true)) {
             return false;
         }
         $report->update(['state' => 'printing', 'percent' => $percent, 'doing' => $doing]);
