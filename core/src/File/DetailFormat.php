@@ -158,6 +158,9 @@ final class DetailFormat
             if ($u[0] >= $u[1] || $v[0] >= $v[1]) {
                 $facet->refuse('two rising numbers for u and for v');
             }
+            if (max(abs($u[0]), abs($u[1]), abs($v[0]), abs($v[1])) > 2 * self::LONGEST_MM) {
+                $facet->refuse(sprintf('a facet within %g mm of its origin', 2 * self::LONGEST_MM));
+            }
             $facets[$name] = new Facet($name, new Rect($u[0], $v[0], $u[1], $v[1]));
         }
         if ($facets === []) {

@@ -46,6 +46,7 @@ it('refuses figures that are nothing in the trade, where they stand', function (
     }, '/climate/months/3/rh_pct'],
     'a fold onto itself' => [fn () => folded([['from' => 'a', 'to' => 'a', 'at_v' => 100]]), '/details/0/folds/0/to'],
     'folds in a ring' => [fn () => folded([['from' => 'a', 'to' => 'b', 'at_v' => 100], ['from' => 'b', 'to' => 'c', 'at_v' => 100], ['from' => 'c', 'to' => 'a', 'at_v' => 100]]), '/details/0/folds/2/to'],
+    'a facet as wide as a country' => [fn () => str_replace('"c":{"u":[0,1000]', '"c":{"u":[0,1e9]', folded([])), '/details/0/facets/c'],
     'an id with a line break' => [fn () => str_replace('"id":"w"', '"id":"w\n"', json_encode(wallFile([[0.04, 1, 100]]))), '/assemblies/0/id'],
     'a name with a bell in it' => [fn () => str_replace('"name":"w"', '"name":"w\u0007"', json_encode(wallFile([[0.04, 1, 100]]))), '/assemblies/0/name'],
     'a number too large to hold' => [fn () => str_replace('"thickness_mm":100', '"thickness_mm":1e999', json_encode(wallFile([[0.04, 1, 100]]))), '/assemblies/0/layers/0/thickness_mm'],
