@@ -106,7 +106,6 @@ foreach (range(1, 7) as $_) {
     $page[] = $last;
 }
 $line('site page with 10,000 readings', $page, '~2000 at 2022', 'under 300');
-$organisation = null;
 $database = new PDO('mysql:host='.getenv('DB_HOST').';port='.getenv('DB_PORT').';dbname='.getenv('DB_DATABASE'), (string) getenv('DB_USERNAME'), (string) getenv('DB_PASSWORD'));
 $organisation = $database->query('select organisation_id from projects limit 1')->fetchColumn();
 $insert = $database->prepare('insert into projects (id, organisation_id, name, created_at, updated_at) values (?, ?, ?, now(), now())');
