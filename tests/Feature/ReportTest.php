@@ -98,4 +98,14 @@ it('gives the assessment without the paths of its details to every sheet, kept u
     $this->putJson("/api/projects/{$project->id}/documents/material/{$board['id']}", ['revision' => 1, 'content' => ['conductivity_w_mk' => 0.2] + $board])->assertOk();
     $changed = $this->getJson("/api/projects/{$project->id}/assessment?units=si&paths=none")->assertOk()->json();
     expect($changed)->not->toEqual($after)->and($changed)->toEqual(array_diff_key($this->getJson("/api/projects/{$project->id}/assessment?units=si")->json(), ['details' => true]));
+
+    // So it is with the brief, which everything stands on, and with a wall that is taken out.
+    $whole = fn (): array => array_diff_key($this->getJson("/api/projects/{$project->id}/assessment?units=si")->json(), ['details' => true]);
+    $slim = fn (): array => $this->getJson("/api/projects/{$project->id}/assessment?units=si&paths=none")->json();
+    $brief = contentOf($project->documents()->where('kind', 'brief')->sole());
+    $brief['indoor'] = ['kind' => 'fixed', 'temperature_c' => 22, 'rh_pct' => 55];
+    $this->putJson("/api/projects/{$project->id}/documents/brief/brief", ['revision' => 1, 'content' => $brief])->assertOk();
+    expect($slim())->toEqual($whole())->not->toEqual($changed);
+    $this->deleteJson("/api/projects/{$project->id}/documents/assembly/w1", ['revision' => 2])->assertNoContent();
+    expect($slim())->toEqual($whole())->and(array_column($slim()['assemblies'], 'id'))->not->toContain('w1');
 });
