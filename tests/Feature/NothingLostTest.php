@@ -2,6 +2,7 @@
 
 use App\Models\Project;
 use App\Project\StoredProject;
+use Apron\Deadline;
 use Apron\File\ProjectFormat;
 use Illuminate\Database\QueryException;
 use Illuminate\Http\UploadedFile;
@@ -82,8 +83,9 @@ it('lets no save break what stands on it', function () {
     $brief = contentOf($this->project->documents()->where('kind', 'brief')->sole());
     $brief['project']['wind_pressure_pa'] = 4900;
     $saved = $this->putJson("{$this->path}/documents/brief/brief", ['revision' => 1, 'content' => $brief]);
-    // A wind that no opening’s dam can hold is refused with the opening it would break, or every opening still reads.
-    expect($saved->getStatusCode())->toBeIn([200, 422]);
+    // A gust that would lift water half a metre is refused with the opening whose dam could not hold it.
+    $saved->assertUnprocessable()->assertJsonPath('pointer', '/openings/o2');
+    expect($saved->json('message'))->toContain('head_of_water_mm 499')->toContain('0 to 300 mm');
     stillOpens($this, $this->path);
     expect(app(StoredProject::class)->open($this->project->fresh())->broken)->toBe([]);
 });
@@ -198,12 +200,9 @@ it('cuts off what asks for too much, in words', function () {
     $layers = array_map(fn (array $l): array => isset($l['framing']) ? ['framing' => ['material' => $lumber] + $l['framing']] + $l : $l, $layers);
     $content = ['id' => 'big', 'name' => 'big', 'kind' => 'wall', 'layers' => $layers];
     $key = collect($this->postJson("{$this->path}/assess", ['kind' => 'assembly', 'content' => $content])->assertOk()->json('findings'))->firstWhere(fn (array $f): bool => in_array($f['severity'], ['fail', 'caution'], true))['key'];
-    $began = microtime(true);
-    $answer = $this->postJson("{$this->path}/cures", ['content' => $content, 'key' => $key]);
-    expect(microtime(true) - $began)->toBeLessThan(20.0)->and($answer->getStatusCode())->toBeIn([200, 422]);
-    if ($answer->getStatusCode() === 422) {
-        expect($answer->json('message'))->toContain('was cut off');
-    }
+    // Sixty layers tried each in several thicknesses take seconds on any machine; within a fifth of one nothing else can be the answer.
+    $answer = Deadline::within(0.2, fn () => $this->postJson("{$this->path}/cures", ['content' => $content, 'key' => $key]));
+    expect($answer->getStatusCode())->toBe(422)->and($answer->json('message'))->toContain('was cut off');
 });
 
 it('answers what no page sends with a refusal and not with a fault', function (string $method, string $route, string $body) {

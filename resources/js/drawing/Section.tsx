@@ -112,7 +112,7 @@ export function Section({ assembly, figures, materials, units, thread = null, se
       <Threads layers={layers} x={x} thread={thread} />
       {figures?.year && <WetMonths planes={figures.year.planes} at={(p) => (p.interface !== undefined ? x(p.interface) : x(p.layer ?? 0) + ((p.depth_mm ?? 0) / (layers[p.layer ?? 0]?.thickness_mm ?? 1)) * (x((p.layer ?? 0) + 1) - x(p.layer ?? 0)))} opacity={thread === null || thread === 'vapour' ? 1 : faded} />}
       <g fontSize="11" fill="var(--color-faint)" stroke="var(--color-paper)" strokeWidth="4" paintOrder="stroke" pointerEvents="none">
-        <text x={x(0)} y={bottom + 42}>inside{profile ? ` ${show(profile.indoor_c, 'temperature', units)}` : ''} · {show(layers.reduce((s, l) => s + l.thickness_mm, 0), 'length', units)} overall{thickened.some(Boolean) ? ' · broken layers thickened' : ''}</text>
+        <text x={x(0)} y={bottom + 42}>inside{profile ? ` ${show(profile.indoor_c, 'temperature', units)}` : ''} · {show(layers.reduce((s, l) => s + l.thickness_mm, 0), 'length', units)} overall{thickened.some(Boolean) && width >= ROOM_FOR_BOTH ? ' · broken layers thickened' : ''}</text>
         <text x={x(layers.length)} y={bottom + 42} textAnchor="end">{profile && width >= ROOM_FOR_BOTH ? `coldest month ${show(profile.outdoor_c, 'temperature', units)} ` : ''}outside</text>
         {layers.map((layer, i) => {
           const w = x(i + 1) - x(i);

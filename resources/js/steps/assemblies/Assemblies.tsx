@@ -184,7 +184,7 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
         {curing !== null
           ? <CurePanel assembly={assembly} finding={curing} mayEdit={mayEdit} apply={(content) => { draft.change(content); setCuring(null); focusLayer(); }} close={() => { setCuring(null); focusLayer(); }} />
           : <><LayerBench {...{ assembly, layer, at, materials, mayEdit, seed, setLayer, move, take, carry }} onSeeded={() => setSeed(undefined)} onDone={focusLayer} pick={setPicking} change={draft.change} revision={doc.revision} after={`/p/${project}/assemblies`} />
-        {figures && <div tabIndex={0} role="group" aria-label="The year, month by month" className="max-sm:overflow-x-auto max-sm:[&>svg]:min-w-[620px]"><MonthStrips {...{ assembly, figures, materials, units }} /></div>}</>}
+        {figures && <MonthStrips {...{ assembly, figures, materials, units }} />}</>}
       </div>
       <MaterialPicker open={picking !== null} title={picking === 'new' ? 'A new layer of' : 'Make this layer of'} materials={materialList.data ?? []} choose={choose} close={() => setPicking(null)} focusBack={focusLayer} />
     </Frame>
