@@ -3,13 +3,13 @@
 // The trace and all checks of an opening, by number of patches, and of five hundred openings.
 
 use Apron\Detail\Detail;
-use Apron\File\DetailFormat;
-use Apron\File\DetailWriter;
-use Apron\File\Node;
-use Apron\File\ProjectFormat;
+use Apron\Detail\DetailFormat;
+use Apron\Detail\DetailWriter;
+use Apron\Json\Node;
 use Apron\Material\Catalogue;
 use Apron\Material\Materials;
-use Apron\Sequence\FlangedUnitInFastenedSheet;
+use Apron\Opening\FlangedUnitInFastenedSheet;
+use Apron\Project\ProjectFormat;
 use Apron\Trace\DetailAssessment;
 
 require __DIR__.'/../vendor/autoload.php';

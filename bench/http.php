@@ -4,7 +4,7 @@
 // on the same two cores; beside them what they were at the start of this work (../docs/reliability.md), in the same units.
 // An argument "load" adds fifty people at once.
 
-use Apron\Sequence\Generators;
+use Apron\Method\Methods;
 
 require __DIR__.'/../vendor/autoload.php';
 
@@ -65,7 +65,7 @@ unset($file['site'], $file['training']);
 $file['project']['name'] = 'bench of 500 openings';
 $file['openings'] = [];
 foreach (range(1, 500) as $n) {
-    $file['openings'][] = ['id' => "s$n", 'title' => "Window $n", 'generator' => Generators::openings()[$n % 6], 'parameters' => ['width_mm' => 600 + 10 * ($n % 60), 'height_mm' => 1200, 'depth_mm' => 140]];
+    $file['openings'][] = ['id' => "s$n", 'title' => "Window $n", 'generator' => Methods::openings()[$n % 6], 'parameters' => ['width_mm' => 600 + 10 * ($n % 60), 'height_mm' => 1200, 'depth_mm' => 140]];
 }
 $many = $bring($file);
 

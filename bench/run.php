@@ -45,7 +45,7 @@ foreach ([3, 6, 12, 24] as $count) {
             $file['assemblies'][0]['layers'][] = ['material' => "m$i", 'thickness_mm' => mt_rand(5, 100)];
         }
         $file['assemblies'][0] += ['id' => 'a'.$made++, 'name' => 'a', 'kind' => 'wall'];
-        new Apron\Assessment(Apron\File\ProjectFormat::read(Apron\File\Node::of($file), $catalogue));
+        new Apron\Project\Assessment(Apron\Project\ProjectFormat::read(Apron\Json\Node::of($file), $catalogue));
     };
     told("$count layers, reading included", timed(200, $assess));
 }

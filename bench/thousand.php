@@ -2,11 +2,11 @@
 
 // A thousand assemblies, no two alike, through heat, profile and the whole year; beside it the same algorithm in plain Python.
 
-use Apron\Assembly\AssemblyAssessment;
 use Apron\Climate\Air;
-use Apron\File\Node;
-use Apron\File\ProjectFormat;
+use Apron\Json\Node;
+use Apron\Judgement\AssemblyAssessment;
 use Apron\Material\Catalogue;
+use Apron\Project\ProjectFormat;
 
 require __DIR__.'/../vendor/autoload.php';
 

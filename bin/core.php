@@ -4,14 +4,14 @@
 
 require __DIR__.'/lib/guard.php';
 
-use Apron\Assessment;
-use Apron\File\FileRefused;
-use Apron\File\ProjectFormat;
-use Apron\Finding;
+use Apron\Json\FileRefused;
 use Apron\Material\Catalogue;
-use Apron\Project;
+use Apron\Project\Assessment;
+use Apron\Project\Project;
+use Apron\Project\ProjectFormat;
 use Apron\Quantity\Display;
-use Apron\Words;
+use Apron\Rules\Finding;
+use Apron\Rules\Words;
 
 /** @return array{Project, Assessment, Words} */
 function assess(string $path): array

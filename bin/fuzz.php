@@ -5,13 +5,13 @@
 
 require __DIR__.'/../core/autoload.php';
 
-use Apron\Assessment;
-use Apron\Deadline;
-use Apron\File\FileRefused;
-use Apron\File\ProjectFormat;
+use Apron\Budget\Deadline;
+use Apron\Budget\TakesTooLong;
+use Apron\Json\FileRefused;
 use Apron\Material\Catalogue;
-use Apron\TakesTooLong;
-use Apron\Words;
+use Apron\Project\Assessment;
+use Apron\Project\ProjectFormat;
+use Apron\Rules\Words;
 
 ini_set('memory_limit', '1G');
 [$count, $seed] = [(int) ($argv[1] ?? 20000), (int) ($argv[2] ?? random_int(1, 1_000_000))];

@@ -4,12 +4,12 @@
 
 require __DIR__.'/lib/guard.php';
 
-use Apron\File\FileRefused;
-use Apron\File\ProjectFormat;
+use Apron\Json\FileRefused;
 use Apron\Material\Catalogue;
+use Apron\Project\ProjectFormat;
 use Apron\Quantity\Display;
+use Apron\Rules\Words;
 use Apron\Trace\DetailAssessment;
-use Apron\Words;
 
 [$path, $only] = [$argv[1] ?? null, $argv[2] ?? null];
 if ($path === null) {

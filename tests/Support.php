@@ -1,10 +1,10 @@
 <?php
 
 use Apron\Assembly\Assembly;
-use Apron\File\Node;
-use Apron\File\ProjectFormat;
+use Apron\Json\Node;
 use Apron\Material\Catalogue;
-use Apron\Project;
+use Apron\Project\Project;
+use Apron\Project\ProjectFormat;
 
 /** The demo's project file as an array. */
 function demoFile(): array
@@ -20,7 +20,7 @@ function demoFile(): array
 function usualSizes(string $generator, float $height = 1200.0): array
 {
     $usual = ['width_mm' => 900.0, 'height_mm' => $height, 'depth_mm' => 140.0, 'length_mm' => 2000.0, 'diameter_mm' => 400.0, 'shank_mm' => 5.0];
-    $sizes = array_filter(Apron\Sequence\Generators::named($generator)->parameters(), fn (array $p) => $p['kind'] === 'size');
+    $sizes = array_filter(Apron\Method\Methods::named($generator)->parameters(), fn (array $p) => $p['kind'] === 'size');
 
     return array_map(fn (array $p) => min($usual[$p['name']], $p['most']), array_column($sizes, null, 'name'));
 }

@@ -4,9 +4,9 @@ namespace App\Http;
 
 use App\Project\OtherContent;
 use App\Project\StaleSave;
-use Apron\File\FileRefused;
-use Apron\Sequence\CannotGenerate;
-use Apron\TakesTooLong;
+use Apron\Budget\TakesTooLong;
+use Apron\Drafting\CannotGenerate;
+use Apron\Json\FileRefused;
 use Apron\Trace\RunsInARing;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;

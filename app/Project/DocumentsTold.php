@@ -4,15 +4,15 @@ namespace App\Project;
 
 use App\Models\DocumentKind;
 use Apron\Assembly\Assembly;
-use Apron\Assembly\AssemblyAssessment;
-use Apron\Assessment;
 use Apron\Detail\Detail;
-use Apron\File\Broken;
-use Apron\Finding;
-use Apron\Project as CoreProject;
+use Apron\Json\Broken;
+use Apron\Judgement\AssemblyAssessment;
+use Apron\Project\Assessment;
+use Apron\Project\Project as CoreProject;
+use Apron\Rules\Finding;
+use Apron\Rules\Words;
 use Apron\Trace\DetailAssessment;
 use Apron\Trace\School;
-use Apron\Words;
 
 /** What is said of single documents of a project, each with the materials that it was said of. */
 final class DocumentsTold

@@ -4,11 +4,11 @@ namespace App\Project;
 
 use App\Models\Project;
 use App\Models\User;
-use Apron\File\FileRefused;
-use Apron\File\Node;
-use Apron\File\SiteFormat;
 use Apron\Inspection\EventKind;
 use Apron\Inspection\SiteEvent as CoreEvent;
+use Apron\Inspection\SiteFormat;
+use Apron\Json\FileRefused;
+use Apron\Json\Node;
 
 /** Takes in what a phone sends: each event read, signed, held against what is here, and what it refers to looked up. */
 final class EventIntake

@@ -5,7 +5,7 @@ namespace App\Project;
 use App\Models\Photograph;
 use App\Models\Project;
 use App\Models\User;
-use Apron\File\FileRefused;
+use Apron\Json\FileRefused;
 use Illuminate\Support\Facades\Storage;
 
 /** Takes a photograph in: checks what it is, turns it upright, makes it smaller, and leaves its place and camera behind. */

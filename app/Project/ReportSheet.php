@@ -4,13 +4,13 @@ namespace App\Project;
 
 use App\Models\DrillRun;
 use App\Models\Report;
-use Apron\Assessment;
 use Apron\Detail\Detail;
-use Apron\File\ProjectFormat;
-use Apron\Sequence\Schedule;
-use Apron\Sequence\ScheduledOpening;
+use Apron\Method\OpeningSchedule;
+use Apron\Method\ScheduledOpening;
+use Apron\Project\Assessment;
+use Apron\Project\ProjectFormat;
+use Apron\Rules\Words;
 use Apron\Trace\School;
-use Apron\Words;
 use Illuminate\Support\Facades\URL;
 
 /** Everything the printed report shows, gathered once. */
@@ -38,9 +38,9 @@ final class ReportSheet
         }
 
         $assessed = new Assessment($core);
-        $kinds = Schedule::kinds($core->openings);
+        $kinds = OpeningSchedule::kinds($core->openings);
         // Five hundred windows of three kinds are three sheets and a table.
-        $drawn = count($core->details) <= Schedule::MOST_DRAWN ? $core->details : [...$core->ownDetails(), ...array_map(fn (array $kind): Detail => $kind[0]->detail, $kinds)];
+        $drawn = count($core->details) <= OpeningSchedule::MOST_DRAWN ? $core->details : [...$core->ownDetails(), ...array_map(fn (array $kind): Detail => $kind[0]->detail, $kinds)];
 
         return $sheet + [
             'units' => $core->units->value,
@@ -69,7 +69,7 @@ final class ReportSheet
         foreach ($kinds as $kind) {
             foreach ($kind as $opening) {
                 $rows[] = [
-                    'id' => $opening->id, 'title' => $opening->title, 'method' => $words->listed('generator', $opening->generator), 'sizes_mm' => array_values(Schedule::sizes($opening)), 'as' => $kind[0]->id,
+                    'id' => $opening->id, 'title' => $opening->title, 'method' => $words->listed('generator', $opening->generator), 'sizes_mm' => array_values(OpeningSchedule::sizes($opening)), 'as' => $kind[0]->id,
                     'worst' => $traced[$opening->id]->worst()->told(), 'severity' => $traced[$opening->id]->severity()->value,
                 ];
             }

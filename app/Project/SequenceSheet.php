@@ -2,26 +2,26 @@
 
 namespace App\Project;
 
+use Apron\Crew\CutList;
+use Apron\Crew\Rolls;
+use Apron\Crew\StepCards;
 use Apron\Detail\Detail;
+use Apron\Detail\DetailWriter;
 use Apron\Detail\Piece;
+use Apron\Detail\Reasons;
 use Apron\Detail\Rect;
 use Apron\Detail\Step;
-use Apron\File\DetailWriter;
-use Apron\Finding;
 use Apron\Inspection\Check;
 use Apron\Inspection\OpeningChecks;
-use Apron\RuleFigures;
-use Apron\Sequence\CutList;
-use Apron\Sequence\Reasons;
-use Apron\Sequence\Rolls;
-use Apron\Sequence\StepCards;
+use Apron\Rules\Finding;
+use Apron\Rules\RuleFigures;
+use Apron\Rules\Words;
 use Apron\Trace\DetailAssessment;
 use Apron\Trace\HalfBuilt;
 use Apron\Trace\Lap;
 use Apron\Trace\Outcome;
 use Apron\Trace\School;
 use Apron\Trace\StripResult;
-use Apron\Words;
 
 /** One detail as its sheet, its step cards and the report show it: the file's shape with the words put to it. */
 final class SequenceSheet

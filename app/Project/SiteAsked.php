@@ -3,12 +3,12 @@
 namespace App\Project;
 
 use App\Models\Project;
-use Apron\Edition;
-use Apron\File\SiteFormat;
 use Apron\Inspection\Asked;
 use Apron\Inspection\Check;
 use Apron\Inspection\OpeningChecks;
-use Apron\Words;
+use Apron\Inspection\SiteFormat;
+use Apron\Rules\Edition;
+use Apron\Rules\Words;
 
 /** What each check of a project asks, put to a reading that a phone sent without it. The project is opened only where one is. */
 final class SiteAsked

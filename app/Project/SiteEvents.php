@@ -3,8 +3,8 @@
 namespace App\Project;
 
 use App\Models\Project;
-use Apron\File\SiteFormat;
 use Apron\Inspection\SiteEvent;
+use Apron\Inspection\SiteFormat;
 
 /** The events of a project as the core has them. Each was read and held to the format when it was written, and nothing has changed it since. */
 final class SiteEvents

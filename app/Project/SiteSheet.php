@@ -3,15 +3,15 @@
 namespace App\Project;
 
 use Apron\Detail\Detail;
-use Apron\File\SiteFormat;
 use Apron\Inspection\Check;
 use Apron\Inspection\EventKind;
 use Apron\Inspection\Fault;
 use Apron\Inspection\OpeningChecks;
 use Apron\Inspection\SiteEvent;
+use Apron\Inspection\SiteFormat;
 use Apron\Inspection\SiteRecord;
 use Apron\Inspection\Verdict;
-use Apron\Words;
+use Apron\Rules\Words;
 
 /** The site record as the phone and the report show it. */
 final class SiteSheet

@@ -6,10 +6,10 @@ use App\Models\Document;
 use App\Models\DocumentKind;
 use App\Models\DrillRun;
 use App\Models\Project;
-use Apron\File\Node;
-use Apron\File\ProjectFormat;
+use Apron\Json\Node;
 use Apron\Material\Catalogue;
-use Apron\Project as CoreProject;
+use Apron\Project\Project as CoreProject;
+use Apron\Project\ProjectFormat;
 use Illuminate\Support\Collection;
 
 /** What is stored of a project, as the core reads it: all of it, or no more than one document stands on. */
@@ -47,7 +47,7 @@ final class StoredProject
     /**
      * A draft read as part of its project, with nothing else in it that would have to be assessed.
      *
-     * @throws \Apron\File\FileRefused
+     * @throws \Apron\Json\FileRefused
      */
     public function draft(Project $project, DocumentKind $kind, Node $content): CoreProject
     {

@@ -4,8 +4,8 @@
 
 require_once __DIR__.'/../../core/autoload.php';
 
-use Apron\Deadline;
-use Apron\File\FileRefused;
+use Apron\Budget\Deadline;
+use Apron\Json\FileRefused;
 
 const COULD_NOT_FINISH = 3;
 

@@ -1,9 +1,9 @@
 <?php
 
-use Apron\Assembly\AssemblyAssessment;
-use Apron\Example;
+use Apron\Judgement\AssemblyAssessment;
 use Apron\Material\Catalogue;
-use Apron\Severity;
+use Apron\Project\Example;
+use Apron\Rules\Severity;
 
 // What each worked example is there to show: the year, the worst severity, findings it must have (+) and must not (−). Common practice.
 const SHOWN = [

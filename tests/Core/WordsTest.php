@@ -1,10 +1,10 @@
 <?php
 
-use Apron\Finding;
 use Apron\Quantity\UnitSystem;
-use Apron\Severity;
-use Apron\Source;
-use Apron\Words;
+use Apron\Rules\Finding;
+use Apron\Rules\Severity;
+use Apron\Rules\Source;
+use Apron\Rules\Words;
 
 it('puts figures into words in the reader’s units, and names out of lists', function () {
     $finding = new Finding('surface.mould', Severity::Fail, 'assemblies/w1', ['frsi' => 0.6512, 'least' => 0.72, 'month' => 11], Source::computed('x'));

@@ -8,7 +8,7 @@ use App\Models\Photograph;
 use App\Project\ProjectArchive;
 use App\Project\ProjectStore;
 use App\Project\StoredProject;
-use Apron\File\ProjectFormat;
+use Apron\Project\ProjectFormat;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Storage;

@@ -2,8 +2,8 @@
 
 use App\Models\Project;
 use App\Project\StoredProject;
-use Apron\Deadline;
-use Apron\File\ProjectFormat;
+use Apron\Budget\Deadline;
+use Apron\Project\ProjectFormat;
 use Illuminate\Database\QueryException;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;

@@ -1,6 +1,6 @@
 <?php
 
-use Apron\Sequence\Generators;
+use Apron\Method\Methods;
 
 beforeEach(function () {
     [$this->project, $consultant] = practice();
@@ -16,7 +16,7 @@ it('makes a detail by each method, from its sizes alone, and it can be saved', f
     $this->putJson("{$this->path}/documents/detail/o90", ['revision' => 0, 'content' => $sheet['detail']])->assertOk();
     $traced = collect($this->getJson("{$this->path}/assessment")->json('details'))->firstWhere('id', 'o90');
     expect($traced['worst'])->toBe(end($sheet['rain'])['worst']);
-})->with(array_keys(Generators::all()));
+})->with(array_keys(Methods::all()));
 
 it('refuses a method it does not know and sizes that a method cannot dress', function () {
     $asked = ['id' => 'o9', 'title' => 'Nine', 'parameters' => ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 150]];
@@ -62,7 +62,7 @@ it('says of each step why it is not earlier, what a shower tonight would do, and
 
 it('lists every method with what it takes, in words', function () {
     $methods = collect($this->getJson('/api/generators')->assertOk()->json())->keyBy('name');
-    expect($methods->keys()->all())->toBe(array_keys(Generators::all()));
+    expect($methods->keys()->all())->toBe(array_keys(Methods::all()));
     foreach ($methods as $name => $method) {
         expect(str_contains($method['title'], '-unit'))->toBeFalse()->and($method['parameters'])->not->toBe([]);
         foreach ($method['parameters'] as $parameter) {

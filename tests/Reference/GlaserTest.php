@@ -1,7 +1,7 @@
 <?php
 
-use Apron\Assembly\AssemblyAssessment;
 use Apron\Climate\Air;
+use Apron\Judgement\AssemblyAssessment;
 
 it('condenses at one plane by the closed form: δ₀ ((pi − p′)/sd₁ − (p′ − pe)/sd₂), a month of it 31 days', function () {
     // Thin, so that no slice falls inside a layer: wool R 0.25 at most would be too little; the plane is held by a tight, thin outer layer.

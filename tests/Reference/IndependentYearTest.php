@@ -1,7 +1,7 @@
 <?php
 
-use Apron\Assembly\AssemblyAssessment;
 use Apron\Climate\Air;
+use Apron\Judgement\AssemblyAssessment;
 
 /** Five hundred walls of one to six layers in climates from mild to harsh; every seventh with the cold in July. */
 function randomWalls(int $count): array

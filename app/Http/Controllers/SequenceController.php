@@ -8,22 +8,22 @@ use App\Models\DrillRun;
 use App\Models\Project;
 use App\Project\SequenceSheet;
 use App\Project\StoredProject;
+use Apron\Crew\Drill;
+use Apron\Crew\Joinery;
 use Apron\Detail\Detail;
-use Apron\File\DetailWriter;
-use Apron\File\Node;
+use Apron\Detail\DetailWriter;
+use Apron\Drafting\CannotGenerate;
+use Apron\Drafting\Generator;
+use Apron\Json\Node;
 use Apron\Material\Materials;
-use Apron\Project as CoreProject;
+use Apron\Method\Methods;
+use Apron\Method\UnitDepths;
+use Apron\Opening\FlangedUnitInFastenedSheet;
+use Apron\Project\Project as CoreProject;
 use Apron\Quantity\UnitSystem;
-use Apron\Schools;
-use Apron\Sequence\CannotGenerate;
-use Apron\Sequence\Depths;
-use Apron\Sequence\Drill;
-use Apron\Sequence\FlangedUnitInFastenedSheet;
-use Apron\Sequence\Generator;
-use Apron\Sequence\Generators;
-use Apron\Sequence\Joinery;
+use Apron\Rules\Schools;
+use Apron\Rules\Words;
 use Apron\Trace\School;
-use Apron\Words;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
@@ -45,12 +45,12 @@ class SequenceController
         return new JsonResponse(array_values(array_map(fn (Generator $g): array => [
             'name' => $g->name(),
             'title' => $words->listed('generator', $g->name()),
-            'opening' => in_array($g->name(), Generators::openings(), true),
+            'opening' => in_array($g->name(), Methods::openings(), true),
             'parameters' => array_map(fn (array $p): array => [
                 'label' => $p['situation'] ?? $words->listed($p['kind'] === 'choice' ? 'choice' : 'size', $p['name']),
                 'of' => array_map(fn (string $of): array => ['value' => $of, 'title' => $words->listed('choice', $of)], $p['of']),
             ] + $p, $g->parameters()),
-        ], Generators::all())));
+        ], Methods::all())));
     }
 
     #[OA\Get(path: '/api/schools', operationId: 'schools', responses: [new OA\Response(response: 200, description: 'where practitioners disagree, the usual answer first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/School')))])]
@@ -63,11 +63,11 @@ class SequenceController
     #[OA\Post(path: '/api/projects/{project}/generate', operationId: 'generateDetail', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'the sheet of the detail', content: new OA\JsonContent(ref: '#/components/schemas/SequenceSheet')), new OA\Response(response: 422, description: 'sizes that the method cannot dress')])]
     public function generate(Request $request, Project $project): JsonResponse
     {
-        $given = $request->validate(['id' => 'required|string|max:80', 'title' => 'required|string|max:200', 'parameters' => 'present|array', 'generator' => ['nullable', Rule::in(array_keys(Generators::all()))], 'units' => 'nullable|in:si,us']);
+        $given = $request->validate(['id' => 'required|string|max:80', 'title' => 'required|string|max:200', 'parameters' => 'present|array', 'generator' => ['nullable', Rule::in(array_keys(Methods::all()))], 'units' => 'nullable|in:si,us']);
         $core = $this->stored->part($project);
         $parameters = array_map(fn (mixed $value): float|string => is_numeric($value) ? (float) $value : (is_string($value) ? $value : throw new CannotGenerate('parameters', 'a list', 'numbers and material ids')), $given['parameters']);
-        $generator = Generators::named($given['generator'] ?? FlangedUnitInFastenedSheet::NAME) ?? throw new \LogicException;
-        $parameters += Generators::settled($generator, $core->schools, $core->headOfWater(), $parameters);
+        $generator = Methods::named($given['generator'] ?? FlangedUnitInFastenedSheet::NAME) ?? throw new \LogicException;
+        $parameters += Methods::settled($generator, $core->schools, $core->headOfWater(), $parameters);
         $detail = $generator->make($given['id'], $given['title'], $parameters, new Materials($core->materials->own, $core->materials->catalogue));
         // Through the reader as well, so that nothing is drawn that could not be saved.
         $read = $this->stored->draft($project, DocumentKind::Detail, Node::of(DetailWriter::write($detail)))->details[0];
@@ -104,7 +104,7 @@ class SequenceController
         $float = array_map(floatval(...), array_intersect_key($given, array_flip([...$sizes, 'setback_mm'])));
         $rows = array_map(fn (array $row): array => ['what' => $row['what'], 'title' => $words->text($row['what'], 'title'), 'text' => $words->text($words->coded($row['what'], $core->schools), 'reason', $row['figures'])], Joinery::of($float));
         $parameters = ['frame_depth_mm' => $float['frame_mm'], 'clearance_mm' => $float['gap_mm']] + array_intersect_key($float, array_flip(['width_mm', 'height_mm', 'depth_mm', 'setback_mm']));
-        $depths = Depths::of($parameters, (float) ($given['insulation_mm'] ?? 0), new Materials($core->materials->own, $core->materials->catalogue));
+        $depths = UnitDepths::of($parameters, (float) ($given['insulation_mm'] ?? 0), new Materials($core->materials->own, $core->materials->catalogue));
 
         return new JsonResponse(['joinery' => $rows, 'depths' => array_map(fn (array $row): array => $row + [
             'title' => $words->text("depth.{$row['place']}", 'title'), 'cost' => $words->text("depth.{$row['place']}", 'cost'), 'gain' => $words->text("depth.{$row['place']}", 'gain'),

@@ -2,7 +2,7 @@
 
 namespace App\Http\Middleware;
 
-use Apron\Deadline;
+use Apron\Budget\Deadline;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;

@@ -2,7 +2,7 @@
 
 namespace Apron\Assembly;
 
-use Apron\Source;
+use Apron\Rules\Source;
 
 /** Something that carries heat past a layer and is known by its ψ or χ: a girt, a bracket, a shelf angle. */
 final readonly class Bridge

@@ -4,7 +4,7 @@ namespace Apron\Assembly;
 
 use Apron\Material\Material;
 use Apron\Material\VapourClass;
-use Apron\RuleFigures;
+use Apron\Rules\RuleFigures;
 
 final readonly class Layer
 {

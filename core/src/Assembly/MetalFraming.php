@@ -2,7 +2,8 @@
 
 namespace Apron\Assembly;
 
-use Apron\File\Node;
+use Apron\Json\CoreData;
+use Apron\Json\Node;
 
 /** How the resistance of a layer between steel studs is had, where the combined method must not be used. */
 enum MetalFraming: string
@@ -59,7 +60,7 @@ enum MetalFraming: string
     /** @return list<array{depth_mm: float, spacing_mm: float, cavity: list<float>, effective: list<float>}> */
     private static function table(): array
     {
-        $file = Node::parse((string) file_get_contents(dirname(__DIR__, 2).'/data/figures/steel-studs.json'));
+        $file = CoreData::read('figures/steel-studs');
 
         return array_map(fn (Node $row): array => [
             'depth_mm' => $row->get('depth_mm')->number(),

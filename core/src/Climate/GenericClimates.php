@@ -2,7 +2,8 @@
 
 namespace Apron\Climate;
 
-use Apron\File\Node;
+use Apron\Json\CoreData;
+use Apron\Json\Node;
 
 /** Twelve-month climates made up for Apron by a formula; none is a place. */
 final class GenericClimates
@@ -10,7 +11,7 @@ final class GenericClimates
     /** @return list<Climate> cold to hot */
     public function all(): array
     {
-        $node = Node::parse((string) file_get_contents(dirname(__DIR__, 2).'/data/climates.json'))->object(['note', 'climates']);
+        $node = CoreData::read('climates')->object(['note', 'climates']);
 
         return array_map($this->climate(...), $node->get('climates')->items(1));
     }

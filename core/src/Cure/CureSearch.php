@@ -3,15 +3,15 @@
 namespace Apron\Cure;
 
 use Apron\Assembly\Assembly;
-use Apron\Assembly\AssemblyAssessment;
 use Apron\Assembly\Layer;
 use Apron\Assembly\MetalFraming;
-use Apron\Finding;
+use Apron\Judgement\AssemblyAssessment;
 use Apron\Material\Catalogue;
 use Apron\Material\Material;
-use Apron\Project;
-use Apron\Severity;
-use Apron\Source;
+use Apron\Project\Project;
+use Apron\Rules\Finding;
+use Apron\Rules\Severity;
+use Apron\Rules\Source;
 
 /**
  * What would make it pass: for one finding on an assembly, the smallest change of one thing that clears it and brings no new

@@ -2,9 +2,9 @@
 
 namespace Apron\Cure;
 
-use Apron\Assembly\AssemblyAssessment;
 use Apron\Climate\Air;
-use Apron\RuleFigures;
+use Apron\Judgement\AssemblyAssessment;
+use Apron\Rules\RuleFigures;
 use Apron\Vapour\Profile;
 
 /** The one figure that a finding turns on, and where it stops being one: what a curve of cures is drawn by. */

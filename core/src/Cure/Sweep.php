@@ -3,10 +3,10 @@
 namespace Apron\Cure;
 
 use Apron\Assembly\Assembly;
-use Apron\Assembly\AssemblyAssessment;
 use Apron\Climate\Climate;
-use Apron\Project;
-use Apron\Severity;
+use Apron\Judgement\AssemblyAssessment;
+use Apron\Project\Project;
+use Apron\Rules\Severity;
 
 /** One thickness of one layer taken from thin to thick in each of several climates, all else as the project has it. */
 final class Sweep

@@ -22,7 +22,7 @@ final readonly class Detail
     public function __construct(
         public string $id,
         public string $title,
-        public ?Opening $opening,
+        public ?OpeningGeometry $opening,
         public array $facets,
         public array $folds,
         public ?string $release,

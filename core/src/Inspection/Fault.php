@@ -2,7 +2,7 @@
 
 namespace Apron\Inspection;
 
-use Apron\Severity;
+use Apron\Rules\Severity;
 
 /** A deficiency as its events leave it. */
 final readonly class Fault

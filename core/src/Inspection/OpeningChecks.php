@@ -6,7 +6,8 @@ use Apron\Detail\Detail;
 use Apron\Detail\Piece;
 use Apron\Detail\PieceRole;
 use Apron\Detail\Rect;
-use Apron\File\Node;
+use Apron\Json\CoreData;
+use Apron\Json\Node;
 
 /**
  * The checks that an opening's own pieces call for: its laps and returns as drawn, each against the least the detail
@@ -21,7 +22,7 @@ final class OpeningChecks
 
     private function __construct(private readonly Detail $detail)
     {
-        $this->figures = Node::parse((string) file_get_contents(dirname(__DIR__, 2).'/data/figures/checks.json'));
+        $this->figures = CoreData::read('figures/checks');
     }
 
     /** @return list<Check> in the order of the steps */

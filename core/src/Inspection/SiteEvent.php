@@ -2,7 +2,7 @@
 
 namespace Apron\Inspection;
 
-use Apron\Severity;
+use Apron\Rules\Severity;
 
 /** One observation, with the id that the phone gave it. */
 final readonly class SiteEvent

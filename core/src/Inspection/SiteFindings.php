@@ -2,10 +2,10 @@
 
 namespace Apron\Inspection;
 
-use Apron\Finding;
-use Apron\Project;
-use Apron\Severity;
-use Apron\Source;
+use Apron\Project\Project;
+use Apron\Rules\Finding;
+use Apron\Rules\Severity;
+use Apron\Rules\Source;
 
 /** What the site record comes to: checks read outside their bounds, and faults not yet closed. */
 final class SiteFindings

@@ -2,7 +2,7 @@
 
 namespace Apron\Inspection;
 
-use Apron\Severity;
+use Apron\Rules\Severity;
 
 /** What the events on site come to. Order of arrival does not matter: they are taken by time, then id. */
 final class SiteRecord

@@ -2,7 +2,7 @@
 
 namespace Apron\Inspection;
 
-use Apron\Severity;
+use Apron\Rules\Severity;
 
 /** The readings of one check taken together; corrected ones left out. */
 final readonly class Verdict

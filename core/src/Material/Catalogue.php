@@ -2,8 +2,8 @@
 
 namespace Apron\Material;
 
-use Apron\File\MaterialFormat;
-use Apron\File\Node;
+use Apron\Json\CoreData;
+use Apron\Json\Node;
 
 /** The generic materials that ship with Apron, read when first asked for. */
 final class Catalogue
@@ -18,7 +18,7 @@ final class Catalogue
 
     public function __construct(?string $file = null)
     {
-        $node = Node::parse((string) file_get_contents($file ?? dirname(__DIR__, 2).'/data/materials.json'))->object(['version', 'note', 'materials']);
+        $node = Node::parse((string) file_get_contents($file ?? CoreData::path('materials.json')))->object(['version', 'note', 'materials']);
         $this->version = $node->get('version')->text();
         foreach ($node->get('materials')->items(1) as $row) {
             $this->rows[$row->get('id')->id()] = $row;

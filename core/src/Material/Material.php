@@ -3,7 +3,7 @@
 namespace Apron\Material;
 
 use Apron\Climate\Air;
-use Apron\Source;
+use Apron\Rules\Source;
 
 /**
  * What a layer or a piece is made of. Heat: a conductivity, or a fixed resistance where thickness does not matter

@@ -2,7 +2,7 @@
 
 namespace Apron\Material;
 
-use Apron\File\Node;
+use Apron\Json\Node;
 
 /** What a project can build with: its own materials, and behind them the catalogue. */
 final class Materials
@@ -17,7 +17,7 @@ final class Materials
         return $this->own[$id] ?? $this->catalogue->find($id);
     }
 
-    /** @throws \Apron\File\FileRefused where neither the project nor the catalogue has it */
+    /** @throws \Apron\Json\FileRefused where neither the project nor the catalogue has it */
     public function named(Node $node): Material
     {
         return $this->find($node->id()) ?? $node->refuse('the id of a material in “materials” or the catalogue');

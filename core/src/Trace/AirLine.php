@@ -3,6 +3,8 @@
 namespace Apron\Trace;
 
 use Apron\Detail\Edge;
+use Apron\Detail\Laid;
+use Apron\Detail\Layout;
 use Apron\Detail\PieceKind;
 use Apron\Detail\Rect;
 use Apron\Detail\Side;

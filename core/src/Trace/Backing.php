@@ -3,9 +3,11 @@
 namespace Apron\Trace;
 
 use Apron\Detail\FramingMember;
+use Apron\Detail\Laid;
+use Apron\Detail\Layout;
 use Apron\Detail\PieceKind;
 use Apron\Detail\Rect;
-use Apron\RuleFigures;
+use Apron\Rules\RuleFigures;
 
 /**
  * What must have something solid behind it, where a detail says where its framing is: a lap of fastened sheets lies over framing or

@@ -2,8 +2,9 @@
 
 namespace Apron\Trace;
 
+use Apron\Detail\Layout;
 use Apron\Detail\PieceKind;
-use Apron\Severity;
+use Apron\Rules\Severity;
 
 /** The corners of an opening: covered by one piece continuous across three facets, or not. */
 final class Corners

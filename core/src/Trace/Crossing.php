@@ -3,7 +3,8 @@
 namespace Apron\Trace;
 
 use Apron\Detail\Edge;
-use Apron\Detail\Opening;
+use Apron\Detail\Laid;
+use Apron\Detail\OpeningGeometry;
 use Apron\Detail\PieceKind;
 use Apron\Detail\SillPitch;
 
@@ -259,7 +260,7 @@ final class Crossing extends Place
     /** Off the arris of a head, past the opening, onto the outer end of the sill below it. */
     private function drip(): void
     {
-        $facet = ($this->facet === 'reveal-head' ? 'reveal-' : Opening::returnsOf($this->facet)).'sill';
+        $facet = ($this->facet === 'reveal-head' ? 'reveal-' : OpeningGeometry::returnsOf($this->facet)).'sill';
         $sill = $this->rain->strips->at($facet, $this->u);
         $outer = $this->rain->strips->interval($facet, $sill, $this->rain->strips->runsIn($facet) ? 0.0 : -0.001);
         $this->ways[] = new Way(0, [...$this->events, [Outcome::Shed, 'trace.drips-to-sill', $facet]], [[$facet, $sill, $outer, $this->rain->outermost($facet, $sill, $outer)]]);

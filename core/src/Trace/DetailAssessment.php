@@ -2,11 +2,13 @@
 
 namespace Apron\Trace;
 
+use Apron\Detail\CannotLay;
 use Apron\Detail\Detail;
+use Apron\Detail\Layout;
 use Apron\Detail\Rect;
-use Apron\Finding;
-use Apron\Severity;
-use Apron\Words;
+use Apron\Rules\Finding;
+use Apron\Rules\Severity;
+use Apron\Rules\Words;
 
 /** One detail: where its water goes, and the other checks on the same model. */
 final class DetailAssessment
@@ -53,7 +55,7 @@ final class DetailAssessment
         $this->rain = new Rain($layout, $school);
         $this->strips = Releases::of($this->rain);
         $this->laps = Laps::of($layout, $this->rain->strips);
-        $this->joints = UprightJoints::of($layout);
+        $this->joints = VerticalJoints::of($layout);
         $this->corners = Corners::of($layout);
         $this->head = HeadCheck::of($this->rain);
         $this->sill = SillCheck::of($layout, $school->weatherSealed);

@@ -4,9 +4,9 @@ namespace Apron\Trace;
 
 use Apron\Detail\Gap;
 use Apron\Detail\PieceKind;
-use Apron\Finding;
-use Apron\Severity;
-use Apron\Source;
+use Apron\Rules\Finding;
+use Apron\Rules\Severity;
+use Apron\Rules\Source;
 
 /** What the trace and the checks of a detail come to, said about its pieces. */
 final class DetailFindings

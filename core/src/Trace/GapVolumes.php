@@ -4,6 +4,8 @@ namespace Apron\Trace;
 
 use Apron\Detail\Detail;
 use Apron\Detail\Gap;
+use Apron\Detail\Laid;
+use Apron\Detail\Layout;
 use Apron\Detail\Mouth;
 use Apron\Detail\PieceKind;
 use Apron\Detail\Rect;

@@ -2,15 +2,16 @@
 
 namespace Apron\Trace;
 
-use Apron\Deadline;
+use Apron\Budget\Deadline;
 use Apron\Detail\Detail;
 use Apron\Detail\Edges;
+use Apron\Detail\Layout;
 use Apron\Detail\Patch;
 use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
 use Apron\Detail\Rect;
-use Apron\RuleFigures;
-use Apron\Severity;
+use Apron\Rules\RuleFigures;
+use Apron\Rules\Severity;
 
 /** A detail as it stands when work stops after a step: what a shower tonight would do to it. */
 final class HalfBuilt

@@ -4,9 +4,10 @@ namespace Apron\Trace;
 
 use Apron\Detail\Detail;
 use Apron\Detail\Edge;
+use Apron\Detail\Laid;
 use Apron\Detail\PieceRole;
 use Apron\Detail\Side;
-use Apron\Severity;
+use Apron\Rules\Severity;
 
 /** The top edge of a head or apron flashing: under the water plane that goes on above it, all along. */
 final class HeadCheck

@@ -2,7 +2,7 @@
 
 namespace Apron\Trace;
 
-use Apron\Severity;
+use Apron\Rules\Severity;
 
 /** Where one piece laps another. */
 final readonly class Lap

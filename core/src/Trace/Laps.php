@@ -3,11 +3,14 @@
 namespace Apron\Trace;
 
 use Apron\Detail\Detail;
+use Apron\Detail\Laid;
+use Apron\Detail\Layout;
 use Apron\Detail\LeastLap;
 use Apron\Detail\Patch;
 use Apron\Detail\Rect;
-use Apron\File\Node;
-use Apron\Severity;
+use Apron\Json\CoreData;
+use Apron\Json\Node;
+use Apron\Rules\Severity;
 
 /** The laps of a detail: how wide, which way, against the least that is asked. */
 final class Laps
@@ -193,7 +196,7 @@ final class Laps
 
         return $rows ??= array_map(
             fn (Node $row): LeastLap => new LeastLap($row->get('outer')->text(), $row->get('inner')->text(), $row->optional('horizontal_mm')?->number(), $row->optional('end_mm')?->number()),
-            Node::parse((string) file_get_contents(dirname(__DIR__, 2).'/data/figures/laps.json'))->get('laps')->get('value')->items(1),
+            CoreData::read('figures/laps')->get('laps')->get('value')->items(1),
         );
     }
 }

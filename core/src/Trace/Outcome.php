@@ -2,7 +2,7 @@
 
 namespace Apron\Trace;
 
-use Apron\Severity;
+use Apron\Rules\Severity;
 
 /** What comes of water, from best to worst. */
 enum Outcome: string

@@ -3,7 +3,8 @@
 namespace Apron\Trace;
 
 use Apron\Detail\Edge;
-use Apron\Detail\Opening;
+use Apron\Detail\Laid;
+use Apron\Detail\OpeningGeometry;
 use Apron\Detail\Side;
 
 /** Where water is: the end of one interval of a strip, the patch it is on, and what lies over, under and beyond it there. */
@@ -70,7 +71,7 @@ abstract class Place
     }
 
     /** @return array{string, int, float}|null the facet of an opening that water passes on to, the strip of it and where along it */
-    private function arris(Opening $opening): ?array
+    private function arris(OpeningGeometry $opening): ?array
     {
         $strips = $this->rain->strips;
         [$facet, $s] = match ($this->facet) {
@@ -176,7 +177,7 @@ abstract class Place
     {
         $opening = $this->rain->layout->detail->opening;
 
-        return $opening !== null && Opening::returnsOf($this->facet) !== null && $this->s === -$opening->height && $this->rain->inHole($this->facet, $this->strip, $this->interval + 1);
+        return $opening !== null && OpeningGeometry::returnsOf($this->facet) !== null && $this->s === -$opening->height && $this->rain->inHole($this->facet, $this->strip, $this->interval + 1);
     }
 
     /** Whether the carrier itself goes on over the hole. */
@@ -187,7 +188,7 @@ abstract class Place
 
     protected function foldsIntoHead(Laid $l): bool
     {
-        return $this->foldsInto($l, Opening::returnsOf($this->facet).'head');
+        return $this->foldsInto($l, OpeningGeometry::returnsOf($this->facet).'head');
     }
 
     /** Whether it leaves the sheathing here, out over the board. */

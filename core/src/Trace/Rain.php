@@ -2,9 +2,11 @@
 
 namespace Apron\Trace;
 
-use Apron\Deadline;
+use Apron\Budget\Deadline;
 use Apron\Detail\Edge;
-use Apron\Detail\Opening;
+use Apron\Detail\Laid;
+use Apron\Detail\Layout;
+use Apron\Detail\OpeningGeometry;
 use Apron\Detail\PieceKind;
 use Apron\Detail\Side;
 use Apron\Detail\SillPitch;
@@ -83,7 +85,7 @@ final class Rain
     public function inHole(string $facet, int $strip, int $interval): bool
     {
         $opening = $this->layout->detail->opening;
-        if ($opening === null || Opening::returnsOf($facet) === null) {
+        if ($opening === null || OpeningGeometry::returnsOf($facet) === null) {
             return false;
         }
         [$u0, $u1] = $this->strips->of[$facet][$strip];

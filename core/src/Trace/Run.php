@@ -2,7 +2,7 @@
 
 namespace Apron\Trace;
 
-use Apron\Severity;
+use Apron\Rules\Severity;
 
 /** One release of water followed to its end: the worst that happens, the severity of it all, and the path. */
 final class Run

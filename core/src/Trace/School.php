@@ -2,7 +2,7 @@
 
 namespace Apron\Trace;
 
-use Apron\Severity;
+use Apron\Rules\Severity;
 
 /** What a project's schools change in the verdicts on a detail. */
 final readonly class School

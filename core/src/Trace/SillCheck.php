@@ -3,11 +3,12 @@
 namespace Apron\Trace;
 
 use Apron\Detail\Edge;
+use Apron\Detail\Layout;
 use Apron\Detail\PieceRole;
 use Apron\Detail\Side;
 use Apron\Detail\SillPitch;
-use Apron\RuleFigures;
-use Apron\Severity;
+use Apron\Rules\RuleFigures;
+use Apron\Rules\Severity;
 
 /** The sill of an opening: its joints, its fall, and the pan with its ends. */
 final class SillCheck

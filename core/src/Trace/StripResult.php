@@ -2,7 +2,7 @@
 
 namespace Apron\Trace;
 
-use Apron\Severity;
+use Apron\Rules\Severity;
 
 /** The worst that comes of the releases of one source in one strip. */
 final class StripResult

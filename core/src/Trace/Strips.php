@@ -4,7 +4,9 @@ namespace Apron\Trace;
 
 use Apron\Detail\Edge;
 use Apron\Detail\Facet;
-use Apron\Detail\Opening;
+use Apron\Detail\Laid;
+use Apron\Detail\Layout;
+use Apron\Detail\OpeningGeometry;
 use Apron\Detail\Side;
 use Apron\Detail\SillPitch;
 
@@ -192,7 +194,7 @@ final class Strips
         foreach ($column as $laid) {
             array_push($breaks, $this->start($laid), $this->end($laid));
         }
-        if ($detail->opening !== null && Opening::returnsOf($facet->name) !== null) {
+        if ($detail->opening !== null && OpeningGeometry::returnsOf($facet->name) !== null) {
             array_push($breaks, -$detail->opening->height, 0.0);
         }
         foreach ($detail->folds as $fold) {
@@ -218,7 +220,7 @@ final class Strips
     private function alwaysAt(string $facet, array $breaks, float $u): array
     {
         $detail = $this->layout->detail;
-        $places = $detail->opening !== null && Opening::returnsOf($facet) !== null ? [-$detail->opening->height, 0.0] : [];
+        $places = $detail->opening !== null && OpeningGeometry::returnsOf($facet) !== null ? [-$detail->opening->height, 0.0] : [];
         foreach ($detail->penetrations as $pipe) {
             if ($pipe->facet === $facet && $pipe->rect->u0 < $u && $pipe->rect->u1 > $u) {
                 $places[] = $this->runsIn($facet) ? $pipe->rect->v0 : -$pipe->rect->v1;

@@ -2,9 +2,11 @@
 
 namespace Apron\Trace;
 
+use Apron\Detail\Laid;
+use Apron\Detail\Layout;
 use Apron\Detail\PieceKind;
 use Apron\Detail\Rect;
-use Apron\RuleFigures;
+use Apron\Rules\RuleFigures;
 
 /**
  * Sealant in a joint that moves must bond to its two sides only: stuck to the back as well it tears. A bead is in a joint where two other

@@ -1,9 +1,9 @@
 <?php
 
-use Apron\Assembly\AssemblyAssessment;
 use Apron\Assembly\MetalFraming;
 use Apron\Assembly\SurfaceFilms;
 use Apron\Assembly\ThermalResistance;
+use Apron\Judgement\AssemblyAssessment;
 use Apron\Quantity\Conversion;
 
 /** Gypsum, wool of the given R (h·ft²·°F/Btu) between steel studs, gypsum: the wall of the table. */

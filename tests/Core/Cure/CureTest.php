@@ -1,17 +1,17 @@
 <?php
 
-use Apron\Assembly\AssemblyAssessment;
 use Apron\Climate\GenericClimates;
 use Apron\Cure\Cure;
 use Apron\Cure\CureSearch;
 use Apron\Cure\Sweep;
-use Apron\Finding;
+use Apron\Judgement\AssemblyAssessment;
 use Apron\Material\Catalogue;
 use Apron\Quantity\UnitSystem;
-use Apron\Severity;
-use Apron\Words;
+use Apron\Rules\Finding;
+use Apron\Rules\Severity;
+use Apron\Rules\Words;
 
-/** @return array{Apron\Project, Finding, CureSearch} the demo's stack wall and what would clear one finding on it */
+/** @return array{Apron\Project\Project, Finding, CureSearch} the demo's stack wall and what would clear one finding on it */
 function curesOf(string $code, string $assembly = 'w2'): array
 {
     $project = readProject(demoFile());
@@ -21,7 +21,7 @@ function curesOf(string $code, string $assembly = 'w2'): array
     return [$project, $finding, new CureSearch($project, $wall, $finding, new Catalogue)];
 }
 
-function codesOf(Apron\Project $project, Apron\Assembly\Assembly $assembly): array
+function codesOf(Apron\Project\Project $project, Apron\Assembly\Assembly $assembly): array
 {
     return array_map(fn (Finding $f) => $f->severity->value.' '.preg_replace('/\.(interface|within)$/', '', $f->code), (new AssemblyAssessment($project, $assembly))->findings());
 }

@@ -1,13 +1,13 @@
 <?php
 
+use Apron\Detail\DetailFormat;
+use Apron\Detail\DetailWriter;
 use Apron\Detail\Edge;
 use Apron\Detail\PieceKind;
 use Apron\Detail\Rect;
 use Apron\Detail\Side;
-use Apron\File\DetailFormat;
-use Apron\File\DetailWriter;
-use Apron\File\FileRefused;
-use Apron\File\Node;
+use Apron\Json\FileRefused;
+use Apron\Json\Node;
 use Apron\Material\Catalogue;
 use Apron\Material\Materials;
 

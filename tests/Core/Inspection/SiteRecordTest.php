@@ -1,12 +1,12 @@
 <?php
 
-use Apron\File\Node;
-use Apron\File\SiteFormat;
 use Apron\Inspection\Check;
 use Apron\Inspection\OpeningChecks;
+use Apron\Inspection\SiteFormat;
 use Apron\Inspection\SiteRecord;
 use Apron\Inspection\Verdict;
-use Apron\Severity;
+use Apron\Json\Node;
+use Apron\Rules\Severity;
 
 function events(array ...$rows): array
 {

@@ -1,11 +1,11 @@
 <?php
 
-use Apron\File\MaterialFormat;
-use Apron\File\Node;
+use Apron\Json\Node;
 use Apron\Material\Catalogue;
 use Apron\Material\Material;
+use Apron\Material\MaterialFormat;
 use Apron\Material\VapourClass;
-use Apron\SourceKind;
+use Apron\Rules\SourceKind;
 
 it('has at least a hundred and fifty generic materials, each with a source, a family and a thickness to start from', function () {
     $all = (new Catalogue)->all();

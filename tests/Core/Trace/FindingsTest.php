@@ -62,7 +62,7 @@ it('has a code for every outcome that is a caution or worse', function (array $d
 
 it('judges what relies on a bond or a seal as the school has it, and nothing else', function (array $schools, array $expected) {
     $school = Apron\Trace\School::of($schools);
-    $verdict = fn (array $detail) => (new Apron\Trace\DetailAssessment(Apron\File\DetailFormat::read(Apron\File\Node::of($detail), new Apron\Material\Materials([], new Apron\Material\Catalogue)), $school))->severity()->value;
+    $verdict = fn (array $detail) => (new Apron\Trace\DetailAssessment(Apron\Detail\DetailFormat::read(Apron\Json\Node::of($detail), new Apron\Material\Materials([], new Apron\Material\Catalogue)), $school))->severity()->value;
     $back = one('a', 'sheet', 1, [0, 0, 1000, 1000]);
     expect(array_map($verdict, [
         wallDetail([$back, one('b', 'membrane', 2, [0, 300, 1000, 600])]),                                       // one bond

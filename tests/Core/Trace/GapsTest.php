@@ -15,9 +15,9 @@ it('follows outdoor air through the gaps to the room as its reasons say', functi
 it('says what leaks and by what way, and tells it in words', function () {
     $detail = (require __DIR__.'/gaps.php')['three gaps in a row'][0];
     $assessed = traced($detail);
-    expect($assessed->leaks)->toHaveCount(1)->and($assessed->leaks[0]['through'])->toBe(['far', 'near', 'joint'])->and($assessed->toArray(new Apron\Words(Apron\Quantity\UnitSystem::SI))['leaks'][0])->toBe(['gap' => 'far', 'facet' => 'foot', 'rect' => [0.0, 90.0, 500.0, 94.0], 'through' => ['far', 'near', 'joint']]);
+    expect($assessed->leaks)->toHaveCount(1)->and($assessed->leaks[0]['through'])->toBe(['far', 'near', 'joint'])->and($assessed->toArray(new Apron\Rules\Words(Apron\Quantity\UnitSystem::SI))['leaks'][0])->toBe(['gap' => 'far', 'facet' => 'foot', 'rect' => [0.0, 90.0, 500.0, 94.0], 'through' => ['far', 'near', 'joint']]);
     $found = array_values(array_filter($assessed->findings(), fn ($f) => $f->code === 'air.gap'));
-    $words = new Apron\Words(Apron\Quantity\UnitSystem::US);
+    $words = new Apron\Rules\Words(Apron\Quantity\UnitSystem::US);
     expect($found)->toHaveCount(1)->and($found[0]->severity->value)->toBe('caution')
         ->and($words->text('air.gap', 'title', $found[0]->figures))->toBe('Outdoor air gets to the room through the gap “far”')
         ->and($words->text('air.gap', 'reason', $found[0]->figures))->toContain('open at the underside')->toContain('far → near → joint');
@@ -28,15 +28,15 @@ it('says what leaks and by what way, and tells it in words', function () {
 it('reads gaps as it writes them, and says where they are wrong', function (array $gaps, string $place) {
     $detail = wallDetail([one('sheet', 'sheet', 1, [0, 0, 1000, 1000])], ['gaps' => $gaps]);
     if ($place === '') {
-        $read = Apron\File\DetailFormat::read(Apron\File\Node::of($detail), new Apron\Material\Materials([], new Apron\Material\Catalogue));
-        expect(Apron\File\DetailWriter::write($read)['gaps'])->toEqual($gaps);
+        $read = Apron\Detail\DetailFormat::read(Apron\Json\Node::of($detail), new Apron\Material\Materials([], new Apron\Material\Catalogue));
+        expect(Apron\Detail\DetailWriter::write($read)['gaps'])->toEqual($gaps);
 
         return;
     }
     $at = null;
     try {
         traced($detail);
-    } catch (Apron\File\FileRefused $refused) {
+    } catch (Apron\Json\FileRefused $refused) {
         $at = $refused->pointer;
     }
     expect($at)->toBe("/gaps/$place");
@@ -70,14 +70,14 @@ it('covers a mouth with many small pieces as with one (a grid counted square by 
 
 it('leaves no way in through the gaps of what its generators make, but where the joint of panels is only taped', function (string $name) {
     foreach ($name === 'panel-joint' ? ['sealed', 'tape-only'] : [null] as $cavities) {
-        $detail = Apron\Sequence\Generators::named($name)->make('d', 'D', usualSizes($name) + ($cavities === null ? [] : ['cavities' => $cavities]), new Apron\Material\Materials([], new Apron\Material\Catalogue));
+        $detail = Apron\Method\Methods::named($name)->make('d', 'D', usualSizes($name) + ($cavities === null ? [] : ['cavities' => $cavities]), new Apron\Material\Materials([], new Apron\Material\Catalogue));
         $leaks = (new Apron\Trace\DetailAssessment($detail))->leaks;
         expect($detail->gaps)->not->toBe([])->and(array_column($leaks, 'gap'))->toBe($cavities === 'tape-only' ? ['behind-left', 'behind-right'] : []);
     }
 })->with(['panel-joint', 'flanged-unit-in-faced-sheathing']);
 
 it('needs the liners or the beads of sheathing on framing, and says at which side both are missing', function () {
-    $row = Apron\File\DetailWriter::write(Apron\Sequence\Generators::named('flanged-unit-in-faced-sheathing')->make('d', 'D', usualSizes('flanged-unit-in-faced-sheathing'), new Apron\Material\Materials([], new Apron\Material\Catalogue)));
+    $row = Apron\Detail\DetailWriter::write(Apron\Method\Methods::named('flanged-unit-in-faced-sheathing')->make('d', 'D', usualSizes('flanged-unit-in-faced-sheathing'), new Apron\Material\Materials([], new Apron\Material\Catalogue)));
     $without = fn (string ...$gone) => leaks(['pieces' => array_values(array_filter($row['pieces'], fn (array $p) => ! in_array($p['id'], $gone, true)))] + $row);
     expect($without())->toBe([])->and($without('gap-bead-jamb-left'))->toBe([])->and($without('liner-left'))->toBe([])
         ->and($without('gap-bead-jamb-left', 'liner-left'))->toBe(['behind-sheathing jamb-left']);

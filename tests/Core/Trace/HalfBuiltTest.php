@@ -1,12 +1,12 @@
 <?php
 
 use Apron\Detail\Detail;
-use Apron\File\DetailFormat;
-use Apron\File\Node;
-use Apron\Finding;
+use Apron\Detail\DetailFormat;
+use Apron\Json\Node;
 use Apron\Material\Catalogue;
 use Apron\Material\Materials;
-use Apron\Sequence\Generators;
+use Apron\Method\Methods;
+use Apron\Rules\Finding;
 use Apron\Trace\HalfBuilt;
 use Apron\Trace\Outcome;
 
@@ -14,7 +14,7 @@ require_once __DIR__.'/Support.php';
 
 function window(string $method = 'flanged-unit-in-fastened-sheet', array $more = []): Detail
 {
-    return Generators::named($method)->make('o', 'O', $more + ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 140], new Materials([], new Catalogue));
+    return Methods::named($method)->make('o', 'O', $more + ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 140], new Materials([], new Catalogue));
 }
 
 it('keeps only what has come to rest, and the unit’s joints only once it is in', function () {
@@ -89,7 +89,7 @@ it('prints the paths of a detail on the command line, and refuses a file that ca
 });
 
 it('says which sheet to hang over it for the night, and that it holds', function (string $name, array $sizes, array $expected) {
-    $states = HalfBuilt::eachStep(Generators::named($name)->make('o', 'O', $sizes, new Materials([], new Catalogue)));
+    $states = HalfBuilt::eachStep(Methods::named($name)->make('o', 'O', $sizes, new Materials([], new Catalogue)));
     foreach ($states as $state) {
         expect($state['cover'] === null || ! $state['safe'])->toBeTrue();
     }

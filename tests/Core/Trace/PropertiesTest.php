@@ -1,14 +1,14 @@
 <?php
 
-use Apron\File\DetailFormat;
-use Apron\File\DetailWriter;
-use Apron\File\FileRefused;
-use Apron\File\Node;
+use Apron\Detail\DetailFormat;
+use Apron\Detail\DetailWriter;
+use Apron\Detail\Reasons;
+use Apron\Json\FileRefused;
+use Apron\Json\Node;
 use Apron\Material\Catalogue;
 use Apron\Material\Materials;
-use Apron\Sequence\FlangedUnitInFastenedSheet;
-use Apron\Sequence\Generators;
-use Apron\Sequence\Reasons;
+use Apron\Method\Methods;
+use Apron\Opening\FlangedUnitInFastenedSheet;
 use Apron\Trace\DetailAssessment;
 use Apron\Trace\Outcome;
 
@@ -51,7 +51,7 @@ function sampled(array $shape, ?callable $u = null): array
 
 function shapeOf(array $detail): array
 {
-    return traced($detail)->toArray(new Apron\Words(Apron\Quantity\UnitSystem::SI));
+    return traced($detail)->toArray(new Apron\Rules\Words(Apron\Quantity\UnitSystem::SI));
 }
 
 /** Every length of a detail times a factor. */
@@ -150,7 +150,7 @@ it('finds what the generator promises over a grid of sizes: nothing worse than t
         }
     }
     expect(array_filter($assessed->laps, fn ($lap) => $lap->verdict->value === 'fail'))->toBe([])->and(array_filter($assessed->joints, fn ($j) => $j['verdict']->value === 'fail'))->toBe([])
-        ->and($assessed->corners['bottom-left']->value)->toBe('pass')->and($assessed->head)->toEqual(['head-strip' => Apron\Severity::Pass])->and($assessed->sill['outer_joint']->value)->toBe('pass')
+        ->and($assessed->corners['bottom-left']->value)->toBe('pass')->and($assessed->head)->toEqual(['head-strip' => Apron\Rules\Severity::Pass])->and($assessed->sill['outer_joint']->value)->toBe('pass')
         ->and($assessed->air)->toBe(['sill' => true, 'head' => true, 'jamb-left' => true, 'jamb-right' => true])->and($assessed->corners['top-left']->value)->toBe('pass');
 })->with([[400, 450, 90], [610, 700, 140], [900, 1200, 184], [1220, 2100, 235], [2400, 1200, 140], [5800, 3000, 300]]);
 
@@ -158,7 +158,7 @@ it('finds what the generator promises over a grid of sizes: nothing worse than t
 function everyGenerator(): array
 {
     $rows = [];
-    foreach (Apron\Sequence\Generators::all() as $name => $generator) {
+    foreach (Apron\Method\Methods::all() as $name => $generator) {
         $takes = $generator->parameters();
         $choices = [[]];
         foreach (array_filter($takes, fn (array $p) => $p['kind'] === 'choice') as $choice) {
@@ -179,7 +179,7 @@ function everyGenerator(): array
 }
 
 it('meets what each generator promises: the outcome it declares, no fail, every corner and side of an opening closed', function (string $name, array $parameters) {
-    $generator = Apron\Sequence\Generators::named($name);
+    $generator = Apron\Method\Methods::named($name);
     $detail = $generator->make('o', 'O', $parameters, new Materials([], new Catalogue));
     $assessed = new Apron\Trace\DetailAssessment($detail, new Apron\Trace\School(($parameters['outer_sill'] ?? '') === 'weather-sealed'));
     $codes = array_map(fn ($f) => $f->severity->value.' '.$f->code, $assessed->findings());
@@ -194,7 +194,7 @@ it('meets what each generator promises: the outcome it declares, no fail, every 
             expect($strip->outcome->told())->toBeIn(['shed', 'recovered', 'relies on seal', 'relies on bond', ...($detail->tolerant === [] ? [] : ['wets substrate'])]);
         }
     }
-    $words = new Apron\Words(Apron\Quantity\UnitSystem::US);
+    $words = new Apron\Rules\Words(Apron\Quantity\UnitSystem::US);
     foreach ($detail->steps as $step) {
         expect($words->text($step->does, 'reason', $step->figures))->not->toBe('');
     }
@@ -205,7 +205,7 @@ it('meets what each generator promises: the outcome it declares, no fail, every 
 })->with(everyGenerator());
 
 it('couples units on straps after they are set and before they are sealed inside', function (string $name) {
-    $generator = Generators::named($name);
+    $generator = Methods::named($name);
     $detail = $generator->make('o', 'O', ['width_mm' => 1800.0, 'height_mm' => 1500.0, 'depth_mm' => 150.0, 'mullions' => 2.0], new Materials([], new Catalogue));
     $at = array_column($detail->steps, 'number', 'does');
     $tied = array_map(fn (array $r) => [$r['before'], $r['after']], Reasons::of($detail));
@@ -216,7 +216,7 @@ it('couples units on straps after they are set and before they are sealed inside
 })->with(['strapped-unit-in-fastened-sheet', 'strapped-unit-in-self-adhered', 'strapped-unit-in-fluid', 'three-stage-joint', 'door-with-flush-threshold', 'unit-in-two-planes']);
 
 it('dresses units coupled side by side: a cover over every mullion, and the promise kept', function (string $name) {
-    $generator = Apron\Sequence\Generators::named($name);
+    $generator = Apron\Method\Methods::named($name);
     $parameters = ['width_mm' => 3000, 'height_mm' => 1500, 'depth_mm' => 150, 'mullions' => 2];
     $detail = $generator->make('o', 'O', $parameters, new Materials([], new Catalogue));
     $assessed = new Apron\Trace\DetailAssessment($detail);
@@ -227,11 +227,11 @@ it('dresses units coupled side by side: a cover over every mullion, and the prom
     $bare['pieces'] = array_values(array_filter($bare['pieces'], fn (array $p) => ! str_starts_with($p['id'], 'mullion-cover')));
     $open = array_filter(traced($bare)->joints, fn (array $j) => $j['verdict']->value !== 'pass' && in_array($j['u'], [1000.0, 2000.0], true));
     expect($open)->not->toBe([]);
-})->with(array_values(array_filter(array_keys(Apron\Sequence\Generators::all()), fn (string $n) => str_contains($n, 'flanged'))));
+})->with(array_values(array_filter(array_keys(Apron\Method\Methods::all()), fn (string $n) => str_contains($n, 'flanged'))));
 
 it('keeps a unit without flange on its sill, and says so', function () {
-    expect(fn () => Apron\Sequence\Generators::named('strapped-unit-in-self-adhered')->make('o', 'O', ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 140, 'setback_mm' => 90], new Materials([], new Catalogue)))
-        ->toThrow(Apron\Sequence\CannotGenerate::class, 'no more than 60 mm');
+    expect(fn () => Apron\Method\Methods::named('strapped-unit-in-self-adhered')->make('o', 'O', ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 140, 'setback_mm' => 90], new Materials([], new Catalogue)))
+        ->toThrow(Apron\Drafting\CannotGenerate::class, 'no more than 60 mm');
 });
 
 it('refuses an order that contradicts itself, with the patch', function (array $pieces, string $pointer, string $why) {

@@ -405,7 +405,7 @@ it('agrees with the plain tracer on openings laid in any order', function (int $
         $pieces = anyOpening($n);
         try {
             $assessed = traced(openingDetail($pieces, [], ['unit' => ['z' => [20, 100]]]));
-        } catch (Apron\File\FileRefused) {
+        } catch (Apron\Json\FileRefused) {
             // A weave: no such opening can be built.
             continue;
         }

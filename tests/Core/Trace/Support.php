@@ -1,7 +1,7 @@
 <?php
 
-use Apron\File\DetailFormat;
-use Apron\File\Node;
+use Apron\Detail\DetailFormat;
+use Apron\Json\Node;
 use Apron\Material\Catalogue;
 use Apron\Material\Materials;
 use Apron\Trace\DetailAssessment;

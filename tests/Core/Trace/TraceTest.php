@@ -3,7 +3,7 @@
 require_once __DIR__.'/Support.php';
 
 it('comes to what its reasons say', function (array $detail, array $expected, string $reason) {
-    $shape = traced($detail)->toArray(new Apron\Words(Apron\Quantity\UnitSystem::SI));
+    $shape = traced($detail)->toArray(new Apron\Rules\Words(Apron\Quantity\UnitSystem::SI));
     foreach ($expected as $what => $want) {
         if (preg_match('/^(\w+)(?::([\w-]+))?@(-?[\d.]+)$/', $what, $m) === 1) {
             $strip = stripAt($shape, $m[1], $m[2] === '' ? null : $m[2], (float) $m[3]);

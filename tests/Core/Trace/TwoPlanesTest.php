@@ -1,9 +1,9 @@
 <?php
 
-use Apron\File\DetailWriter;
+use Apron\Detail\DetailWriter;
 use Apron\Material\Catalogue;
 use Apron\Material\Materials;
-use Apron\Sequence\Generators;
+use Apron\Method\Methods;
 use Apron\Trace\DetailAssessment;
 
 require_once __DIR__.'/Support.php';
@@ -14,7 +14,7 @@ function behindBoard(int $seed): array
     mt_srand($seed);
     $parameters = ['width_mm' => 100.0 * mt_rand(6, 20), 'height_mm' => 100.0 * mt_rand(6, 20), 'depth_mm' => 140.0, 'insulation_mm' => 10.0 * mt_rand(10, 20)];
     [$method, $more] = [['unit-in-two-planes', ['drains_to' => 'sheathing']], ['unit-in-two-planes', ['drains_to' => 'outer-face']], ['flanged-unit-in-two-planes', ['mullions' => (float) mt_rand(0, 1)]]][$seed % 3];
-    $detail = DetailWriter::write(Generators::named($method)->make('o', 'O', $parameters + $more, new Materials([], new Catalogue)));
+    $detail = DetailWriter::write(Methods::named($method)->make('o', 'O', $parameters + $more, new Materials([], new Catalogue)));
     unset($detail['generated'], $detail['steps']);
     for ($i = mt_rand(0, 3); $i > 0; $i--) {
         unset($detail['pieces'][mt_rand(0, count($detail['pieces']) - 1)]);
@@ -49,7 +49,7 @@ function told(array $detail, ?callable $place = null): array
 }
 
 it('traces an opening as it does without a board, as long as nothing lies on that', function (string $name) {
-    $detail = DetailWriter::write(Generators::named($name)->make('o', 'O', ['width_mm' => 900.0, 'height_mm' => 1200.0, 'depth_mm' => 140.0], new Materials([], new Catalogue)));
+    $detail = DetailWriter::write(Methods::named($name)->make('o', 'O', ['width_mm' => 900.0, 'height_mm' => 1200.0, 'depth_mm' => 140.0], new Materials([], new Catalogue)));
     $boarded = array_replace_recursive($detail, ['opening' => ['outer_board_mm' => 120]]);
     $shape = function (array $d): array {
         $a = traced($d);
@@ -57,7 +57,7 @@ it('traces an opening as it does without a board, as long as nothing lies on tha
         return [told($d), array_map(fn ($l) => [$l->outer, $l->inner, $l->size, $l->reversed], $a->laps), $a->joints, $a->corners, $a->head, $a->sill, $a->air];
     };
     expect($shape($boarded))->toEqual($shape($detail));
-})->with(array_values(array_filter(Generators::openings(), fn (string $n) => ! in_array($n, ['round-unit', 'triangular-unit', 'unit-in-two-planes', 'flanged-unit-in-two-planes'], true))));
+})->with(array_values(array_filter(Methods::openings(), fn (string $n) => ! in_array($n, ['round-unit', 'triangular-unit', 'unit-in-two-planes', 'flanged-unit-in-two-planes'], true))));
 
 it('mirrors left and right in both planes', function (int $seed) {
     $detail = behindBoard($seed);
@@ -93,7 +93,7 @@ it('comes to the same at every scale in both planes', function (int $seed) {
 })->with(range(25, 48));
 
 it('is spoilt by the loss of any one of its flashings, in the plane that piece serves', function (string $piece, string $source, string $facet, string $method = 'unit-in-two-planes') {
-    $detail = DetailWriter::write(Generators::named($method)->make('o', 'O', ['width_mm' => 900.0, 'height_mm' => 1200.0, 'depth_mm' => 140.0], new Materials([], new Catalogue)));
+    $detail = DetailWriter::write(Methods::named($method)->make('o', 'O', ['width_mm' => 900.0, 'height_mm' => 1200.0, 'depth_mm' => 140.0], new Materials([], new Catalogue)));
     expect((traced($detail))->severity()->value)->toBeIn(['pass', 'note']);
     $detail['pieces'] = array_values(array_filter($detail['pieces'], fn (array $p) => $p['id'] !== $piece));
     $harmed = array_filter(traced($detail)->strips, fn ($s) => $s->severity->value === 'fail' && $s->source === $source && $s->facet === $facet);
@@ -106,12 +106,12 @@ it('is spoilt by the loss of any one of its flashings, in the plane that piece s
 ]);
 
 it('has nothing to say of a sound opening but that it is', function () {
-    $detail = Generators::named('unit-in-two-planes')->make('o', 'O', ['width_mm' => 900.0, 'height_mm' => 1200.0, 'depth_mm' => 140.0], new Materials([], new Catalogue));
+    $detail = Methods::named('unit-in-two-planes')->make('o', 'O', ['width_mm' => 900.0, 'height_mm' => 1200.0, 'depth_mm' => 140.0], new Materials([], new Catalogue));
     expect(array_map(fn ($f) => $f->severity->value.' '.$f->code, (new DetailAssessment($detail))->findings()))->toBe(['pass detail.sound']);
 });
 
 it('tells a head flashing that is left out by what is no longer shielded', function () {
-    $detail = DetailWriter::write(Generators::named('unit-in-two-planes')->make('o', 'O', ['width_mm' => 900.0, 'height_mm' => 1200.0, 'depth_mm' => 140.0], new Materials([], new Catalogue)));
+    $detail = DetailWriter::write(Methods::named('unit-in-two-planes')->make('o', 'O', ['width_mm' => 900.0, 'height_mm' => 1200.0, 'depth_mm' => 140.0], new Materials([], new Catalogue)));
     $detail['pieces'] = array_values(array_filter($detail['pieces'], fn (array $p) => $p['id'] !== 'head-flashing'));
     $without = traced($detail);
     // The course above stops clear of the opening for the flashing's sake: the liner's leg below it is then met at its edge, or the wall is bare.
@@ -119,7 +119,7 @@ it('tells a head flashing that is left out by what is no longer shielded', funct
 });
 
 it('lets what runs on a flanged unit fall on the second pan, and what leaks at it down the sheathing', function () {
-    $detail = Generators::named('flanged-unit-in-two-planes')->make('o', 'O', ['width_mm' => 900.0, 'height_mm' => 1200.0, 'depth_mm' => 140.0], new Materials([], new Catalogue));
+    $detail = Methods::named('flanged-unit-in-two-planes')->make('o', 'O', ['width_mm' => 900.0, 'height_mm' => 1200.0, 'depth_mm' => 140.0], new Materials([], new Catalogue));
     foreach ((new DetailAssessment($detail))->strips as $result) {
         $route = $result->told()->route;
         if ($result->source === 'unit') {

@@ -1,6 +1,6 @@
 <?php
 
-use Apron\Assembly\AssemblyAssessment;
+use Apron\Judgement\AssemblyAssessment;
 use Apron\Vapour\TautString;
 
 /** The year of a wall in a cosine climate, with the indoor humidity given. */

@@ -1,6 +1,6 @@
 <?php
 
-use Apron\Assembly\AssemblyAssessment;
+use Apron\Judgement\AssemblyAssessment;
 
 function coldest(array $file)
 {
@@ -25,7 +25,7 @@ it('never exceeds saturation, nor the uncapped line', function () {
 it('starts at saturation on a wet inside surface, and says so', function () {
     $file = wallFile([[2.0, 100, 100]], -20, 80, ['indoor' => ['kind' => 'fixed', 'temperature_c' => 20, 'rh_pct' => 70]]);
     $profile = coldest($file);
-    $codes = array_column((new Apron\Assessment(readProject($file)))->toArray(new Apron\Words(Apron\Quantity\UnitSystem::SI))['findings'], 'code');
+    $codes = array_column((new Apron\Project\Assessment(readProject($file)))->toArray(new Apron\Rules\Words(Apron\Quantity\UnitSystem::SI))['findings'], 'code');
     expect($profile->pressure[0])->toBe($profile->saturation[0])->and($codes)->toContain('surface.wet')->toContain('surface.mould');
 });
 

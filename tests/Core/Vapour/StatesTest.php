@@ -1,7 +1,7 @@
 <?php
 
-use Apron\Assembly\AssemblyAssessment;
 use Apron\Climate\Air;
+use Apron\Judgement\AssemblyAssessment;
 use Apron\Material\Curve;
 
 function assessedWall(array $file): AssemblyAssessment

@@ -1,0 +1,131 @@
+<?php
+
+namespace Apron\Crew;
+
+use Apron\Detail\CutSize;
+use Apron\Detail\Detail;
+use Apron\Detail\Piece;
+use Apron\Json\CoreData;
+use Apron\Json\Node;
+
+/**
+ * The cut list by roll: each piece from the narrowest roll that takes it, pieces laid side by side where the width leaves room, and what
+ * is left over. Pieces are laid on shelves, the longest first, a usual way of cutting; a better one may exist.
+ */
+final class Rolls
+{
+    /** @var array<string, array{widths: non-empty-list<float>, length: float}> by kind of piece, widths rising */
+    private array $sold = [];
+
+    private readonly float $lap;
+
+    public function __construct()
+    {
+        $data = CoreData::read('figures/rolls');
+        foreach ($data->get('kinds')->entries() as $kind => $row) {
+            $widths = array_map(fn (Node $w): float => $w->number(), $row->get('widths_mm')->items(1));
+            if ($widths !== []) {
+                $this->sold[$kind] = ['widths' => $widths, 'length' => $row->get('length_mm')->number()];
+            }
+        }
+        $this->lap = $data->get('lap_mm')->get('value')->number();
+    }
+
+    /**
+     * @return list<array{material: string, roll_mm: float, roll_length_mm: float, run_mm: float, rolls: int, waste_pct: float, pieces: list<array{id: string, length_mm: float, width_mm: float, lengths: int}>}>
+     *                                                                                                                                                                                                       by material and roll: the run that is unrolled, how many rolls that is, the share thrown away; `lengths` above one where a piece is made of several with a lap
+     */
+    public function of(Detail $detail): array
+    {
+        $groups = [];
+        foreach ($detail->pieces as $piece) {
+            $sold = $this->sold[$piece->kind->value] ?? null;
+            if ($piece->cut === null || $sold === null) {
+                continue;
+            }
+            [$roll, $parts] = $this->parts($piece->cut, $sold);
+            $groups["{$piece->material->id} {$piece->kind->value} $roll"][] = [$piece, $roll, $parts];
+        }
+        $rows = [];
+        foreach ($groups as $cuts) {
+            $rows[] = $this->row($cuts, $this->sold[$cuts[0][0]->kind->value]['length']);
+        }
+        usort($rows, fn (array $a, array $b): int => [$a['material'], $a['roll_mm']] <=> [$b['material'], $b['roll_mm']]);
+
+        return $rows;
+    }
+
+    /**
+     * The roll a piece comes from, and the parts it is cut in: one, or as many as its length or width asks, with a lap between two.
+     *
+     * @param  array{widths: non-empty-list<float>, length: float}  $sold
+     * @return array{float, list<CutSize>}
+     */
+    private function parts(CutSize $cut, array $sold): array
+    {
+        $widest = max($sold['widths']);
+        $roll = $widest;
+        foreach (array_reverse($sold['widths']) as $width) {
+            $roll = $width >= $cut->width ? $width : $roll;
+        }
+        $across = $cut->width <= $widest ? 1 : (int) ceil(($cut->width - $this->lap) / ($widest - $this->lap));
+        $along = $cut->length <= $sold['length'] ? 1 : (int) ceil(($cut->length - $this->lap) / ($sold['length'] - $this->lap));
+        $part = new CutSize(($cut->length + ($along - 1) * $this->lap) / $along, ($cut->width + ($across - 1) * $this->lap) / $across);
+
+        return [$roll, array_fill(0, $across * $along, $part)];
+    }
+
+    /**
+     * @param  non-empty-list<array{Piece, float, list<CutSize>}>  $cuts
+     * @return array{material: string, roll_mm: float, roll_length_mm: float, run_mm: float, rolls: int, waste_pct: float, pieces: list<array{id: string, length_mm: float, width_mm: float, lengths: int}>}
+     */
+    private function row(array $cuts, float $rollLength): array
+    {
+        $roll = $cuts[0][1];
+        $parts = array_merge(...array_column($cuts, 2));
+        usort($parts, fn (CutSize $a, CutSize $b): int => $b->length <=> $a->length);
+        /** @var list<array{float, float}> $shelves length and the width still free */
+        $shelves = [];
+        $used = 0.0;
+        foreach ($parts as $part) {
+            $used += $part->length * $part->width;
+            foreach ($shelves as $i => [, $free]) {
+                if ($free >= $part->width) {
+                    $shelves[$i][1] -= $part->width;
+
+                    continue 2;
+                }
+            }
+            $shelves[] = [$part->length, $roll - $part->width];
+        }
+        $run = array_sum(array_column($shelves, 0));
+
+        return [
+            'material' => $cuts[0][0]->material->id, 'roll_mm' => $roll, 'roll_length_mm' => $rollLength, 'run_mm' => $run,
+            'rolls' => self::rolls(array_column($shelves, 0), $rollLength), 'waste_pct' => round(100 * (1 - $used / ($run * $roll)), 1),
+            'pieces' => array_map(fn (array $c): array => ['id' => $c[0]->id, 'length_mm' => $c[0]->cut->length ?? 0.0, 'width_mm' => $c[0]->cut->width ?? 0.0, 'lengths' => count($c[2])], $cuts),
+        ];
+    }
+
+    /**
+     * How many rolls the shelves take: each into the first roll that still has its length.
+     *
+     * @param  list<float>  $lengths  longest first
+     */
+    private static function rolls(array $lengths, float $rollLength): int
+    {
+        $left = [];
+        foreach ($lengths as $length) {
+            foreach ($left as $i => $rest) {
+                if ($rest >= $length) {
+                    $left[$i] -= $length;
+
+                    continue 2;
+                }
+            }
+            $left[] = $rollLength - $length;
+        }
+
+        return count($left);
+    }
+}

@@ -1,0 +1,139 @@
+<?php
+
+namespace Apron\Drafting;
+
+use Apron\Detail\Detail;
+use Apron\Detail\Facet;
+use Apron\Detail\Fold;
+use Apron\Detail\FramingMember;
+use Apron\Detail\Gap;
+use Apron\Detail\Generated;
+use Apron\Detail\LeastLap;
+use Apron\Detail\Penetration;
+use Apron\Detail\Piece;
+use Apron\Detail\PlacedFastener;
+use Apron\Detail\Rect;
+use Apron\Json\CoreData;
+use Apron\Json\Node;
+use Apron\Material\Material;
+
+/** A detail that is no opening: a few facets, the arrises between them, and pieces laid on them. */
+abstract class FacetDetail extends DetailGenerator
+{
+    protected const EXTENTS = ['length_mm' => [300.0, 6000.0]];
+
+    /** @var string the facet whose top the rain is let go at */
+    protected const RELEASE = 'face';
+
+    /** @var array<string, float> */
+    private readonly array $least;
+
+    public function __construct()
+    {
+        $data = CoreData::read('figures/joints');
+        parent::__construct([$data->get('figures'), $data->get('joints')->get(static::NAME)]);
+        $this->least = array_map(fn (Node $row): float => $row->number(), $data->get('least')->entries());
+    }
+
+    /**
+     * @param  array<string, float>  $s
+     * @param  array<string, string>  $chosen
+     * @return array<string, array{float, float, float, float}> by name: u from, v from, u to, v to
+     */
+    abstract protected function facets(array $s, array $chosen): array;
+
+    /**
+     * @param  array<string, float>  $s
+     * @param  array<string, string>  $chosen
+     * @return list<array{string, array<string, float|int|string>}> what each step does, with the figures of its words
+     */
+    abstract protected function does(array $s, array $chosen): array;
+
+    /**
+     * @param  array<string, float>  $s  sizes
+     * @param  array<string, Material>  $used
+     * @param  array<string, string>  $chosen
+     * @return list<Piece>
+     */
+    abstract protected function pieces(array $s, array $used, array $chosen): array;
+
+    /**
+     * @param  array<string, float>  $s
+     * @param  array<string, string>  $chosen
+     * @return list<Fold>
+     */
+    protected function folds(array $s, array $chosen): array
+    {
+        return [];
+    }
+
+    /**
+     * @param  array<string, float>  $s
+     * @param  array<string, string>  $chosen
+     * @return list<Penetration>
+     */
+    protected function penetrations(array $s, array $chosen): array
+    {
+        return [];
+    }
+
+    /**
+     * @param  array<string, float>  $s
+     * @param  array<string, string>  $chosen
+     * @return list<PlacedFastener>
+     */
+    protected function fasteners(array $s, array $chosen): array
+    {
+        return [];
+    }
+
+    /**
+     * What stands behind a facet, where a method's joints must lie on it.
+     *
+     * @param  array<string, float>  $s
+     * @return list<FramingMember>
+     */
+    protected function framing(array $s): array
+    {
+        return [];
+    }
+
+    /**
+     * Volumes of air between the layers.
+     *
+     * @param  array<string, float>  $s
+     * @param  array<string, string>  $chosen
+     * @return list<Gap>
+     */
+    protected function gaps(array $s, array $chosen): array
+    {
+        return [];
+    }
+
+    protected function demandRoom(array $s): void
+    {
+    }
+
+    protected function draw(string $id, string $title, array $s, array $used, array $chosen, Generated $generated): Detail
+    {
+        $facets = [];
+        foreach ($this->facets($s, $chosen) as $name => $extent) {
+            $facets[$name] = new Facet($name, new Rect(...$extent));
+        }
+        $least = $this->least;
+
+        return new Detail(
+            id: $id, title: $title, opening: null, facets: $facets, folds: $this->folds($s, $chosen), release: static::RELEASE, tolerant: [], unit: null,
+            pieces: $this->pieces($s, $used, $chosen), penetrations: $this->penetrations($s, $chosen), fasteners: $this->fasteners($s, $chosen), framing: $this->framing($s),
+            leastLaps: [
+                ...$this->lapping(['membrane', 'formable', 'corner', 'moulded'], $least['membrane_mm']), ...$this->lapping(['fluid'], $least['fluid_mm']),
+                new LeastLap('sheet', 'sheet', $least['sheet_level_mm'], $least['sheet_upright_mm']), new LeastLap('sheet', 'membrane', $least['membrane_mm'], $least['membrane_mm']),
+                new LeastLap('membrane', 'sheet', $least['membrane_mm'], $least['membrane_mm']), new LeastLap('membrane', 'metal', $least['metal_mm'], $least['metal_mm']),
+                new LeastLap('metal', 'membrane', $least['metal_mm'], $least['metal_mm']), new LeastLap('sheet', 'metal', $least['membrane_mm'], $least['membrane_mm']),
+                new LeastLap('tape', 'board', $least['tape_mm'], $least['tape_mm']), new LeastLap('tape', 'tape', $least['tape_mm'], $least['tape_mm']),
+                new LeastLap('fluid', 'membrane', $least['fluid_mm'], $least['fluid_mm']), new LeastLap('membrane', 'fluid', $least['membrane_mm'], $least['membrane_mm']),
+            ],
+            panUpturn: null, steps: $this->numbered($this->does($s, $chosen)), generated: $generated, gaps: $this->gaps($s, $chosen),
+        );
+    }
+}

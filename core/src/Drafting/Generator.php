@@ -1,0 +1,35 @@
+<?php
+
+namespace Apron\Drafting;
+
+use Apron\Detail\Detail;
+use Apron\Material\Materials;
+use Apron\Trace\Outcome;
+
+/** Makes a whole detail from a few sizes: one small class for each way of dressing an opening or a joint. */
+interface Generator
+{
+    /** What the file and the words know it by. */
+    public function name(): string;
+
+    /**
+     * What it takes: sizes that must be given, figures of the trade that may be, choices between schools, materials.
+     *
+     * @return list<array{name: string, kind: string, value: float|string|null, least: float|null, most: float|null, situation: string|null, of: list<string>}>
+     */
+    public function parameters(): array;
+
+    /**
+     * @param  array<string, float|string>  $parameters  lengths in mm; those left out take the figures of the trade
+     *
+     * @throws CannotGenerate where the sizes leave no room for the method
+     */
+    public function make(string $id, string $title, array $parameters, Materials $materials): Detail;
+
+    /**
+     * The worst that its school permits: what the rain trace of its own output must not exceed, and what it honestly is.
+     *
+     * @param  array<string, float|string>  $parameters  a choice may be between a lap and a bond
+     */
+    public function worst(array $parameters = []): Outcome;
+}

@@ -1,0 +1,221 @@
+<?php
+
+namespace Apron\Judgement;
+
+use Apron\Assembly\Assembly;
+use Apron\Assembly\AssemblyKind;
+use Apron\Assembly\Exposure;
+use Apron\Assembly\Layer;
+use Apron\Assembly\MetalFraming;
+use Apron\Assembly\ThermalResistance;
+use Apron\Budget\Deadline;
+use Apron\Climate\Climate;
+use Apron\Climate\Condition;
+use Apron\Climate\IndoorAir;
+use Apron\Project\Project;
+use Apron\Rules\Finding;
+use Apron\Rules\RuleFigures;
+use Apron\Rules\Severity;
+use Apron\Rules\Source;
+use Apron\Rules\SourceKind;
+use Apron\Vapour\AirPath;
+use Apron\Vapour\Drying;
+use Apron\Vapour\MoistureYear;
+use Apron\Vapour\Path;
+use Apron\Vapour\Profile;
+use Apron\Vapour\SurfaceFactor;
+
+/** One assembly in its project: figures and findings. What the project does not say is left out. */
+final class AssemblyAssessment
+{
+    private const SOLID_MM = 150.0;
+
+    public readonly ThermalResistance $heat;
+
+    /** @var list<Profile> the coldest month, then each condition */
+    public readonly array $profiles;
+
+    public readonly ?MoistureYear $year;
+
+    public readonly ?SurfaceFactor $surface;
+
+    public readonly Path $path;
+
+    public readonly AirPath $airPath;
+
+    /** the air outside of it, or the ground; null where the project has none */
+    public readonly ?Climate $climate;
+
+    public readonly ?IndoorAir $indoors;
+
+    /** @var list<Drying> of each reckoned layer that can hold water, where the airs are known */
+    public readonly array $drying;
+
+    /** @var array<string, string> of the project: question => choice */
+    private readonly array $schools;
+
+    public function __construct(Project $project, public readonly Assembly $assembly)
+    {
+        Deadline::check();
+        $this->schools = $project->schools;
+        $this->heat = new ThermalResistance($assembly);
+        $this->path = new Path($this->heat);
+        $this->airPath = new AirPath($assembly, $this->heat);
+        $this->climate = $project->climate === null || $assembly->soil === null ? $project->climate : $assembly->soil->months($project->climate);
+        $this->indoors = $assembly->indoors ?? $project->indoors;
+        $this->profiles = $this->profiles($assembly->soil === null ? $project->conditions : []);
+        [$climate, $indoors] = [$this->climate, $this->indoors];
+        $known = $climate !== null && $indoors !== null;
+        $this->year = $known ? new MoistureYear($this->path, $climate, $indoors) : null;
+        $this->surface = $known ? new SurfaceFactor($this->heat, $climate, $indoors) : null;
+        $this->drying = $known ? $this->drying($climate, $indoors) : [];
+    }
+
+    /** @return list<Finding> */
+    public function findings(): array
+    {
+        $rules = RuleFigures::of('controls');
+        $moisture = new MoistureFindings($rules);
+        $findings = [...$this->method(), ...(new ControlFindings($rules))->of($this->assembly)];
+        foreach ($this->profiles as $profile) {
+            $findings = [...$findings, ...$moisture->ofProfile($this->assembly, $profile)];
+        }
+        if ($this->year !== null && $this->surface !== null) {
+            $findings = [...$findings, ...$moisture->ofYear($this->assembly, $this->year), ...$moisture->ofSurface($this->assembly, $this->surface)];
+        }
+
+        return [...$findings, ...(new PracticeFindings($this, $this->schools))->all(), ...$this->recalled()];
+    }
+
+    /** @return array<string, mixed> as `apron-assessment/1` has it */
+    public function toArray(): array
+    {
+        $figures = [
+            'id' => $this->assembly->id,
+            'r_total_m2k_w' => $this->heat->total(),
+            'u_w_m2k' => $this->heat->u(),
+            'r_main_path_m2k_w' => $this->heat->mainPath,
+            'r_upper_m2k_w' => $this->heat->upperLimit,
+            'r_lower_m2k_w' => $this->heat->lowerLimit,
+            'method' => $this->heat->method,
+            'fasteners_add_u_w_m2k' => $this->heat->fastenersAddU,
+            'rain_adds_u_w_m2k' => $this->heat->rainAddsU,
+            'bridges_add_u_w_m2k' => $this->heat->bridgesAddU,
+            'u_overall_w_m2k' => $this->heat->overallU(),
+            'r_effective_m2k_w' => $this->heat->overallU() === null ? null : 1 / $this->heat->overallU(),
+            'lost_pct' => $this->heat->overallU() === null ? null : 100 * (1 - 1 / ($this->heat->overallU() * $this->heat->mainPath)),
+            'bridges' => $this->heat->costs(),
+            'films' => $this->assembly->films->value,
+            'condensing_plane' => $this->airPath->interface,
+            'exterior_share_pct' => $this->airPath->interface === null ? null : 100 * $this->airPath->share(),
+            'rsi_m2k_w' => $this->assembly->rsi(),
+            'rse_m2k_w' => $this->assembly->rse(),
+            'thickness_mm' => $this->assembly->thicknessMm(),
+            'layers' => array_map($this->layer(...), array_keys($this->assembly->layers)),
+            'profiles' => array_map(fn (Profile $profile): array => $profile->toArray(), $this->profiles),
+        ];
+        if ($this->year !== null) {
+            $figures['year'] = $this->year->toArray();
+            $figures['drying'] = array_map(fn (Drying $drying): array => $drying->toArray(), $this->drying);
+        }
+        if ($this->surface !== null) {
+            $figures['surface'] = $this->surface->toArray();
+        }
+
+        return $figures;
+    }
+
+    /**
+     * @param  list<Condition>  $conditions
+     * @return list<Profile> the coldest month, then each condition
+     */
+    private function profiles(array $conditions): array
+    {
+        $profiles = [];
+        if ($this->climate !== null && $this->indoors !== null) {
+            $outdoors = $this->climate->months[$this->climate->coldest()];
+            $air = $this->indoors->during($this->climate->coldest(), $outdoors);
+            $profiles[] = new Profile($this->path, 'coldest month', $air['celsius'], $air['pressure'], $outdoors->celsius, $outdoors->vapourPressure());
+        }
+        foreach ($conditions as $condition) {
+            $profiles[] = new Profile(
+                $this->path, $condition->name, $condition->indoors->celsius, $condition->indoors->vapourPressure(),
+                $condition->outdoors->celsius, $condition->outdoors->vapourPressure(),
+            );
+        }
+
+        return $profiles;
+    }
+
+    /** @return list<Drying> */
+    private function drying(Climate $climate, IndoorAir $indoors): array
+    {
+        $rules = RuleFigures::of('practice');
+        $layers = $this->assembly->reckonedLayers();
+        // Rain that gets past the cladding comes to rest on the outermost thing behind it that water harms.
+        $wetted = null;
+        foreach ($layers as $i => $layer) {
+            // Behind solid masonry there is no cladding for it to get past: the masonry soaks it up.
+            $wetted = $layer->thicknessMm > self::SOLID_MM && $rules->lists('reservoir_families', $layer->material->family) ? null : $wetted;
+            $wetted = $this->assembly->kind === AssemblyKind::Wall && $rules->lists('harmed_by_water_families', $layer->material->family) ? $i : $wetted;
+        }
+        $drying = [];
+        foreach ($layers as $i => $layer) {
+            if ($rules->lists('holds_water_families', $layer->material->family)) {
+                $drying[] = new Drying($this->path, $i, $layer, $climate, $indoors, $i === $wetted && $this->assembly->soil === null ? ($this->assembly->exposure ?? new Exposure) : null);
+            }
+        }
+
+        return $drying;
+    }
+
+    /** @return array<string, mixed> */
+    private function layer(int $index): array
+    {
+        $layer = $this->assembly->layers[$index];
+
+        return [
+            'id' => $layer->id,
+            'r_m2k_w' => $this->heat->layers[$index] ?? null,
+            'sd_m' => $layer->sd(),
+            'permeance_ng_pa_s_m2' => $layer->permeance(),
+            'vapour_class' => $layer->vapourClass()->value,
+            'reckoned' => isset($this->heat->layers[$index]),
+        ];
+    }
+
+    /** @return list<Finding> how the framing was reckoned, where it was not by the combined method within its range */
+    private function method(): array
+    {
+        if ($this->heat->withinMethod() && ! $this->heat->methodChosen()) {
+            return [];
+        }
+        foreach ($this->assembly->reckonedLayers() as $layer) {
+            if ($layer->framing !== null) {
+                $subject = "assemblies/{$this->assembly->id}/layers/{$layer->id}";
+                $figures = ['ratio' => $this->heat->upperLimit / $this->heat->lowerLimit, 'most' => ThermalResistance::WIDEST_RATIO, 'framing' => $layer->framing->material->name];
+                $method = $this->heat->method === null ? null : MetalFraming::tryFrom($this->heat->method);
+                $combined = Source::published('ISO 6946:2017, 6.7.2.1');
+                if ($method === null) {
+                    return [new Finding('heat.no-method', Severity::Fail, $subject, $figures, $combined)];
+                }
+                $figures += ['method' => $method->value, 'r_m2k_w' => (float) $this->heat->total()];
+
+                return [$this->heat->methodChosen()
+                    ? new Finding('heat.metal-method', Severity::Note, $subject, $figures, Source::of(SourceKind::FromMemory, MetalFraming::SOURCES[$method->value]))
+                    : new Finding('heat.method-out-of-range', Severity::Fail, $subject, $figures, $combined)];
+            }
+        }
+        throw new \LogicException('limits differ without framing');
+    }
+
+    /** @return list<Finding> */
+    private function recalled(): array
+    {
+        $recalled = array_filter($this->assembly->layers, fn (Layer $layer): bool => $layer->material->source->kind === SourceKind::FromMemory);
+
+        return $recalled === [] ? [] : [new Finding('material.from-memory', Severity::Note, 'assemblies/'.$this->assembly->id, [
+            'count' => count($recalled), 'of' => count($this->assembly->layers),
+        ], Source::of(SourceKind::FromMemory, 'catalogue of generic materials'))];
+    }
+}

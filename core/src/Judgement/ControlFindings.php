@@ -1,0 +1,89 @@
+<?php
+
+namespace Apron\Judgement;
+
+use Apron\Assembly\Assembly;
+use Apron\Assembly\Control;
+use Apron\Assembly\Layer;
+use Apron\Rules\Finding;
+use Apron\Rules\RuleFigures;
+use Apron\Rules\Severity;
+use Apron\Rules\Source;
+
+/** Which layer carries each of the four controls: what is missing, doubled, or contradicted by its own figures. */
+final class ControlFindings
+{
+    public function __construct(private readonly RuleFigures $rules)
+    {
+    }
+
+    /** @return list<Finding> */
+    public function of(Assembly $assembly): array
+    {
+        $subject = 'assemblies/'.$assembly->id;
+        $carriers = [];
+        foreach ($assembly->layers as $layer) {
+            foreach ($layer->controls as $control) {
+                $carriers[$control->value][] = $layer;
+            }
+        }
+        if ($carriers === []) {
+            return [new Finding('control.none-named', Severity::Caution, $subject, [], Source::commonPractice())];
+        }
+        $findings = [];
+        foreach (Control::cases() as $control) {
+            $layers = $carriers[$control->value] ?? [];
+            if ($layers === []) {
+                $findings[] = new Finding('control.missing', Severity::Caution, $subject, ['control' => $control->value], Source::commonPractice(), $control->value);
+            }
+            // Insulation in two layers is ordinary; a second water, air or vapour layer is a choice to be made knowingly.
+            if (count($layers) > 1 && $control !== Control::Heat) {
+                $findings[] = new Finding('control.doubled', $control === Control::Vapour ? Severity::Caution : Severity::Note, $subject, [
+                    'control' => $control->value, 'first' => $layers[0]->material->name, 'second' => $layers[count($layers) - 1]->material->name,
+                ], Source::commonPractice(), $control->value);
+            }
+            foreach ($layers as $layer) {
+                $findings = [...$findings, ...$this->contradiction($control, $layer, $assembly)];
+            }
+        }
+        if ($findings === []) {
+            $findings[] = new Finding('control.complete', Severity::Pass, $subject, [], Source::commonPractice());
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private function contradiction(Control $control, Layer $layer, Assembly $assembly): array
+    {
+        $material = $layer->material;
+        $subject = "assemblies/{$assembly->id}/layers/{$layer->id}";
+        $name = ['layer' => $material->name];
+        switch ($control) {
+            case Control::Vapour:
+                $most = $this->rules->figure('vapour_permeance_most_ng_pa_s_m2');
+
+                return $layer->permeance() <= $most ? [] : [new Finding('control.vapour-too-open', Severity::Fail, $subject, $name + [
+                    'permeance_ng_pa_s_m2' => $layer->permeance(), 'most_ng_pa_s_m2' => $most,
+                ], $this->rules->source('vapour_permeance_most_ng_pa_s_m2'))];
+            case Control::Air:
+                $most = $this->rules->figure('air_permeance_most_l_s_m2');
+                if ($material->airPermeance === null) {
+                    return [new Finding('control.air-unknown', Severity::Note, $subject, $name, $material->source)];
+                }
+
+                return $material->airPermeance <= $most ? [] : [new Finding('control.air-too-leaky', Severity::Fail, $subject, $name + [
+                    'leakage_l_s_m2' => $material->airPermeance, 'most_l_s_m2' => $most,
+                ], $this->rules->source('air_permeance_most_l_s_m2'))];
+            case Control::Water:
+                return $material->shedsWater === false ? [new Finding('control.water-soaks', Severity::Fail, $subject, $name, $material->source)] : [];
+            case Control::Heat:
+                $most = $this->rules->figure('heat_conductivity_most_w_mk');
+                $conductivity = $material->conductivity;
+
+                return $conductivity === null || $conductivity > $most ? [new Finding('control.heat-no-insulation', Severity::Caution, $subject, $name + [
+                    'resistance_m2k_w' => $layer->resistance($assembly->heatFlow()),
+                ], $this->rules->source('heat_conductivity_most_w_mk'))] : [];
+        }
+    }
+}

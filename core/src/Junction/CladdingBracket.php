@@ -1,0 +1,61 @@
+<?php
+
+namespace Apron\Junction;
+
+use Apron\Detail\CutSize;
+use Apron\Detail\PieceKind;
+use Apron\Detail\PieceRole;
+use Apron\Detail\PlacedFastener;
+use Apron\Drafting\FacetDetail;
+use Apron\Trace\Outcome;
+
+/** A bracket or girt screwed through the plane: a self-sealing patch under it, its screws made for that patch, water behind it out at its open foot. */
+final class CladdingBracket extends FacetDetail
+{
+    public const NAME = 'cladding-bracket';
+
+    protected const EXTENTS = ['width_mm' => [20.0, 3000.0], 'height_mm' => [20.0, 3000.0]];
+
+    protected const MATERIALS = ['membrane_material' => 'membrane-permeable', 'patch_material' => 'membrane-butyl', 'bracket_material' => 'steel-galvanised'];
+
+    /** Behind the bracket on the patch, and out below it; the patch's own top edge holds by its bond. */
+    public function worst(array $parameters = []): Outcome
+    {
+        return Outcome::ReliesOnBond;
+    }
+
+    protected function facets(array $s, array $chosen): array
+    {
+        $m = $s['margin_mm'];
+
+        return ['face' => [-$m, -$m, $s['width_mm'] + $m, $s['height_mm'] + $m]];
+    }
+
+    protected function fasteners(array $s, array $chosen): array
+    {
+        $through = ['bracket', 'bracket-patch', 'plane'];
+
+        return array_map(fn (int $i): PlacedFastener => new PlacedFastener("screw-$i", 'face', $s['width_mm'] * $i / 3, $s['height_mm'] / 2, $through, $through), [1, 2]);
+    }
+
+    protected function does(array $s, array $chosen): array
+    {
+        return [['plane-over-wall', []], ['bracket-patch', ['past_mm' => $s['patch_mm']]], ['bracket', []]];
+    }
+
+    protected function pieces(array $s, array $used, array $chosen): array
+    {
+        [$w, $h, $m, $p] = [$s['width_mm'], $s['height_mm'], $s['margin_mm'], $s['patch_mm']];
+
+        return [
+            $this->laid('plane', $used['membrane_material'], PieceKind::Membrane, 1, [$this->patch('plane.face', 'face', [-$m, -$m, $w + $m, $h + $m], [], 1)], PieceRole::Plane),
+            $this->laid('bracket-patch', $used['patch_material'], PieceKind::Membrane, 2, [$this->patch('bracket-patch.face', 'face', [-$p, -$p, $w + $p, $h + $p], [], 2)], null, new CutSize($w + 2 * $p, $h + 2 * $p)),
+            $this->laid('bracket', $used['bracket_material'], PieceKind::Metal, 3, [$this->patch('bracket.face', 'face', [0, 0, $w, $h], [], 3)], null, null, null, false),
+        ];
+    }
+
+    protected function demandRoom(array $s): void
+    {
+        $this->demandBelow($s, 'patch_mm', $s['margin_mm'], 'the wall round the bracket that is drawn');
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+namespace Apron\Junction;
+
+use Apron\Detail\CutSize;
+use Apron\Detail\FramingMember;
+use Apron\Detail\PieceKind;
+use Apron\Detail\PieceRole;
+use Apron\Detail\PlacedFastener;
+use Apron\Detail\Rect;
+use Apron\Drafting\CannotGenerate;
+use Apron\Drafting\FacetDetail;
+use Apron\Trace\Outcome;
+
+/**
+ * A screw through the plane that missed the framing. While the plane can be reached it is pulled and its hole patched; once the wall is
+ * covered it stays where it is, for the membrane grips its shank, and is written down. A pulled screw leaves a hole that leaks until the
+ * patch is on. Either may be asked for whatever can be reached.
+ */
+final class MissedScrew extends FacetDetail
+{
+    public const NAME = 'missed-screw';
+
+    protected const EXTENTS = ['shank_mm' => [2.0, 15.0]];
+
+    protected const MATERIALS = ['membrane_material' => 'membrane-permeable', 'patch_material' => 'flashing-strip'];
+
+    protected const CHOICES = ['missed_screw' => ['by-reach', 'pull', 'leave'], 'reach' => ['before-cover', 'covered']];
+
+    /** The patch holds by its bond; a screw left in leaks nothing while the membrane grips it. */
+    public function worst(array $parameters = []): Outcome
+    {
+        return self::pulled(['missed_screw' => (string) ($parameters['missed_screw'] ?? 'by-reach'), 'reach' => (string) ($parameters['reach'] ?? 'before-cover')]) ? Outcome::ReliesOnBond : Outcome::Shed;
+    }
+
+    /** @param  array<string, string>  $chosen */
+    private static function pulled(array $chosen): bool
+    {
+        return match ($chosen['missed_screw']) {
+            'pull' => true,
+            'leave' => false,
+            default => $chosen['reach'] === 'before-cover',
+        };
+    }
+
+    protected function facets(array $s, array $chosen): array
+    {
+        return ['face' => [-$s['margin_mm'], -$s['margin_mm'], $s['margin_mm'], $s['margin_mm']]];
+    }
+
+    /** Through the membrane at the middle; made for it only while the shank fills the hole. */
+    protected function fasteners(array $s, array $chosen): array
+    {
+        return [new PlacedFastener('screw', 'face', 0.0, 0.0, ['plane'], self::pulled($chosen) ? [] : ['plane'])];
+    }
+
+    protected function framing(array $s): array
+    {
+        return [new FramingMember('face', new Rect($s['missed_by_mm'], -$s['margin_mm'], $s['missed_by_mm'] + $s['stud_mm'], $s['margin_mm']))];
+    }
+
+    protected function does(array $s, array $chosen): array
+    {
+        $opened = $chosen['reach'] === 'covered' ? [['cover-opened', ['past_mm' => $s['patch_mm']]]] : [];
+
+        return self::pulled($chosen)
+            ? [['plane-over-wall', []], ...$opened, ['screw-pulled', ['missed_mm' => $s['missed_by_mm']]], ['hole-patched', ['past_mm' => $s['patch_mm']]]]
+            : [['plane-over-wall', []], ['screw-left', ['missed_mm' => $s['missed_by_mm']]]];
+    }
+
+    protected function pieces(array $s, array $used, array $chosen): array
+    {
+        [$m, $p, $last] = [$s['margin_mm'], $s['patch_mm'], count($this->does($s, $chosen))];
+        $plane = $this->onFace('plane', $used['membrane_material'], PieceKind::Membrane, 1, [-$m, -$m, $m, $m], PieceRole::Plane);
+
+        return self::pulled($chosen) ? [$plane, $this->onFace('hole-patch', $used['patch_material'], PieceKind::Membrane, $last, [-$p, -$p, $p, $p], null, new CutSize(2 * $p, 2 * $p))] : [$plane];
+    }
+
+    protected function demandRoom(array $s): void
+    {
+        $this->demandBelow($s, 'patch_mm', $s['margin_mm'], 'the wall round the screw that is drawn');
+        $this->demandBelow($s, 'shank_mm', $s['patch_mm'], 'the patch over its hole');
+        $this->demandBelow($s, 'missed_by_mm', $s['margin_mm'] - $s['stud_mm'], 'so that the stud it missed is on the wall that is drawn');
+        if ($s['missed_by_mm'] <= $s['shank_mm'] / 2) {
+            throw new CannotGenerate('missed_by_mm', $s['missed_by_mm'], sprintf('more than half the shank, %g mm: nearer, it is in the stud', $s['shank_mm'] / 2));
+        }
+    }
+}

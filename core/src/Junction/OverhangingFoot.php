@@ -1,0 +1,49 @@
+<?php
+
+namespace Apron\Junction;
+
+use Apron\Detail\CutSize;
+use Apron\Detail\PieceKind;
+use Apron\Detail\PieceRole;
+use Apron\Drafting\FacetDetail;
+use Apron\Trace\Outcome;
+
+/** The sheet hangs past the bottom plate over the coated foundation and drips there; its foot stays open, behind an insect screen. */
+final class OverhangingFoot extends FacetDetail
+{
+    use OnFoundation;
+
+    public const NAME = 'overhanging-foot';
+
+    protected const RELEASE = 'wall';
+
+    protected const MATERIALS = ['coat_material' => 'dampproofing', 'screen_material' => 'entangled-mesh', 'sheet_material' => 'polyolefin-wrap'];
+
+    public function worst(array $parameters = []): Outcome
+    {
+        return Outcome::Shed;
+    }
+
+    protected function does(array $s, array $chosen): array
+    {
+        return [['foundation-coat', []], ['insect-screen', []], ['plane-overhang', ['overhang_mm' => $s['overhang_mm']]]];
+    }
+
+    protected function pieces(array $s, array $used, array $chosen): array
+    {
+        [$w, $side, $over] = [$s['length_mm'], $s['side_mm'], $s['overhang_mm']];
+
+        return [
+            $this->foundationCoat($s, $used['coat_material']),
+            $this->laid('insect-screen', $used['screen_material'], PieceKind::Sheet, 2, [$this->patch('insect-screen.face', 'foundation', [0, $side - $over, $w, $side], [], 2)], null, new CutSize($w, 2 * $over), null, false),
+            $this->laid('plane', $used['sheet_material'], PieceKind::Sheet, 3, [
+                $this->patch('plane.wall', 'wall', [0, 0, $w, $side], ['p'], 3), $this->patch('plane.foot', 'foundation', [0, $side - $over, $w, $side], ['p'], 3),
+            ], PieceRole::Plane),
+        ];
+    }
+
+    protected function demandRoom(array $s): void
+    {
+        $this->demandBelow($s, 'overhang_mm', $s['side_mm'], 'the foundation that is drawn');
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+namespace Apron\Junction;
+
+use Apron\Detail\CutSize;
+use Apron\Detail\Penetration;
+use Apron\Detail\PieceKind;
+use Apron\Detail\PieceRole;
+use Apron\Detail\Rect;
+use Apron\Drafting\FacetDetail;
+use Apron\Trace\Outcome;
+
+/** A pipe through the wall: membrane below it, a formable collar sealed to the pipe, the course above over the collar's top. */
+class RoundPenetration extends FacetDetail
+{
+    public const NAME = 'round-penetration';
+
+    protected const EXTENTS = ['diameter_mm' => [10.0, 600.0]];
+
+    protected const MATERIALS = ['membrane_material' => 'membrane-permeable', 'collar_material' => 'flashing-formable'];
+
+    /** Round the pipe the water is held off by the collar's seal to it. */
+    public function worst(array $parameters = []): Outcome
+    {
+        return Outcome::ReliesOnSeal;
+    }
+
+    /**
+     * @param  array<string, float>  $s
+     * @return array{float, float} width and height of what passes through
+     */
+    protected function through(array $s): array
+    {
+        return [$s['diameter_mm'], $s['diameter_mm']];
+    }
+
+    protected function facets(array $s, array $chosen): array
+    {
+        [$w, $h] = $this->through($s);
+        $m = $s['margin_mm'];
+
+        return ['face' => [-$m, -$m, $w + $m, $h + $m]];
+    }
+
+    protected function penetrations(array $s, array $chosen): array
+    {
+        [$w, $h] = $this->through($s);
+
+        return [new Penetration('pipe', 'face', new Rect(0.0, 0.0, $w, $h), $this->sealedToIt())];
+    }
+
+    /** @return list<string> */
+    protected function sealedToIt(): array
+    {
+        return ['collar'];
+    }
+
+    protected function does(array $s, array $chosen): array
+    {
+        return [['plane-to-pipe', ['hole_mm' => $s['hole_past_mm']]], ['pipe-collar', ['past_mm' => $s['collar_mm'], 'along_mm' => $s['along_pipe_mm']]], ['plane-over-collar', ['lap_mm' => $s['lap_mm']]]];
+    }
+
+    protected function pieces(array $s, array $used, array $chosen): array
+    {
+        [$w, $h] = $this->through($s);
+        [$c, $along] = [$s['collar_mm'], $s['along_pipe_mm']];
+
+        return [
+            $this->below($s, $used['membrane_material']),
+            $this->laid('collar', $used['collar_material'], PieceKind::Formable, 2, [$this->patch('collar.face', 'face', [-$c, -$c, $w + $c, $h + $c], [], 2)], PieceRole::HeadFlashing, new CutSize($w + 2 * ($c + $along), $h + 2 * ($c + $along))),
+            $this->above($s, $used['membrane_material'], 3, $h + $c),
+        ];
+    }
+
+    /**
+     * The plane up to past the top of what passes through, cut round it.
+     *
+     * @param  array<string, float>  $s
+     */
+    protected function below(array $s, \Apron\Material\Material $material): \Apron\Detail\Piece
+    {
+        [$w, $h] = $this->through($s);
+        [$m, $p, $top] = [$s['margin_mm'], $s['hole_past_mm'], $h + $s['collar_mm']];
+
+        return $this->laid('plane-below', $material, PieceKind::Membrane, 1, [
+            $this->patch('plane-below.below', 'face', [-$m, -$m, $w + $m, -$p], ['f'], 1), $this->patch('plane-below.left', 'face', [-$m, -$p, -$p, $h + $p], ['f'], 1),
+            $this->patch('plane-below.right', 'face', [$w + $p, -$p, $w + $m, $h + $p], ['f'], 1), $this->patch('plane-below.above', 'face', [-$m, $h + $p, $w + $m, $top], ['f'], 1),
+        ], PieceRole::Plane);
+    }
+
+    /** @param  array<string, float>  $s */
+    protected function above(array $s, \Apron\Material\Material $material, int $step, float $top): \Apron\Detail\Piece
+    {
+        [$w, $h] = $this->through($s);
+        $m = $s['margin_mm'];
+
+        return $this->laid('plane-above', $material, PieceKind::Membrane, $step, [$this->patch('plane-above.face', 'face', [-$m, $top - $s['lap_mm'], $w + $m, $h + $m], [], $step)], PieceRole::Plane);
+    }
+
+    protected function demandRoom(array $s): void
+    {
+        $this->demandBelow($s, 'collar_mm', $s['margin_mm'], 'the wall round the pipe that is drawn');
+        $this->demandBelow($s, 'lap_mm', $s['collar_mm'], 'so that the course above stops over the pipe');
+        $this->demandBelow($s, 'hole_past_mm', $s['collar_mm'] - $s['lap_mm'], 'so that the collar laps the membrane all round');
+    }
+}

@@ -1,0 +1,172 @@
+<?php
+
+namespace Apron\Material;
+
+use Apron\Json\FileRefused;
+use Apron\Json\Node;
+use Apron\Json\Written;
+use Apron\Rules\Source;
+use Apron\Rules\SourceKind;
+
+/** A material as `apron-project/1` and the catalogue write it. */
+final class MaterialFormat
+{
+    private const KEYS = [
+        'id', 'name', 'family', 'conductivity_w_mk', 'resistance_m2k_w', 'vapour_resistance_factor', 'sd_m', 'permeance_ng_pa_s_m2',
+        'vapour_resistance_factor_wet', 'sd_wet_m', 'permeance_wet_ng_pa_s_m2', 'permeance_curve', 'conductivity_curve',
+        'density_kg_m3', 'specific_heat_j_kgk', 'sorption_curve', 'free_saturation_kg_m3', 'water_absorption_kg_m2_s05', 'safe_store_kg_m3',
+        'air_permeance_l_s_m2', 'sheds_water', 'back_family', 'adhesive', 'usual_thickness_mm', 'catalogue', 'source',
+    ];
+
+    /** the dry cup's figure => the wet cup's, of the same kind */
+    private const CUPS = ['vapour_resistance_factor' => 'vapour_resistance_factor_wet', 'sd_m' => 'sd_wet_m', 'permeance_ng_pa_s_m2' => 'permeance_wet_ng_pa_s_m2'];
+
+    /** the most, its unit and the least: an air layer opens wider than still air, a metal foil lets next to nothing through */
+    private const MOST = ['vapour_resistance_factor' => [1e8, '', 0.01], 'sd_m' => [1e6, 'm', 1e-5], 'permeance_ng_pa_s_m2' => [1e6, 'ng/(Pa·s·m²)', 1e-5]];
+
+    /** @throws FileRefused */
+    public static function read(Node $node): Material
+    {
+        $node->object(self::KEYS, ['id', 'name']);
+        self::exactlyOne($node, ['conductivity_w_mk', 'resistance_m2k_w'], 'heat');
+        self::exactlyOne($node, ['vapour_resistance_factor', 'sd_m', 'permeance_ng_pa_s_m2'], 'vapour');
+
+        return new Material(
+            id: $node->get('id')->id(),
+            name: $node->get('name')->text(),
+            family: $node->optional('family')?->id(),
+            conductivity: $node->optional('conductivity_w_mk')?->positive(1000, 'W/(m·K)', 0.001),
+            resistance: $node->optional('resistance_m2k_w')?->positive(100, 'm²K/W', 0.0001),
+            vapourResistanceFactor: $node->optional('vapour_resistance_factor')?->positive(...self::MOST['vapour_resistance_factor']),
+            sd: $node->optional('sd_m')?->positive(...self::MOST['sd_m']),
+            permeance: $node->optional('permeance_ng_pa_s_m2')?->positive(...self::MOST['permeance_ng_pa_s_m2']),
+            wetCup: self::wetCup($node),
+            permeanceCurve: self::curve($node->optional('permeance_curve'), 'rh_pct', [0, 100, '% relative humidity'], 'permeance_ng_pa_s_m2', [1e6, 'ng/(Pa·s·m²)', 1e-5]),
+            conductivityCurve: self::curve($node->optional('conductivity_curve'), 'mean_c', [-70, 90, '°C'], 'conductivity_w_mk', [1000, 'W/(m·K)', 0.001]),
+            density: $node->optional('density_kg_m3')?->positive(25000, 'kg/m³', 0.1),
+            specificHeat: $node->optional('specific_heat_j_kgk')?->positive(10000, 'J/(kg·K)', 10),
+            sorptionCurve: self::curve($node->optional('sorption_curve'), 'rh_pct', [0, 100, '% relative humidity'], 'water_kg_m3', [1000, 'kg/m³', 1e-6]),
+            freeSaturation: $node->optional('free_saturation_kg_m3')?->positive(1000, 'kg/m³', 0.01),
+            waterAbsorption: $node->optional('water_absorption_kg_m2_s05')?->positive(10, 'kg/(m²·s^½)', 1e-7),
+            safeStore: $node->optional('safe_store_kg_m3')?->positive(1000, 'kg/m³', 0.001),
+            airPermeance: $node->optional('air_permeance_l_s_m2')?->between(0, 1e5, 'L/(s·m²) at 75 Pa'),
+            shedsWater: $node->optional('sheds_water')?->boolean(),
+            backFamily: $node->optional('back_family')?->id(),
+            adhesive: $node->optional('adhesive')?->id(),
+            usualThicknessMm: $node->optional('usual_thickness_mm')?->positive(5000, 'mm', 0.001),
+            source: self::source($node->optional('source')),
+            catalogue: $node->optional('catalogue')?->text(40),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public static function write(Material $material): array
+    {
+        return Written::without([
+            'id' => $material->id,
+            'name' => $material->name,
+            'family' => $material->family,
+            'conductivity_w_mk' => $material->conductivity,
+            'resistance_m2k_w' => $material->resistance,
+            'vapour_resistance_factor' => $material->vapourResistanceFactor,
+            'sd_m' => $material->sd,
+            'permeance_ng_pa_s_m2' => $material->permeance,
+            self::wetKey($material) => $material->wetCup,
+            'permeance_curve' => self::writeCurve($material->permeanceCurve, 'rh_pct', 'permeance_ng_pa_s_m2'),
+            'conductivity_curve' => self::writeCurve($material->conductivityCurve, 'mean_c', 'conductivity_w_mk'),
+            'density_kg_m3' => $material->density,
+            'specific_heat_j_kgk' => $material->specificHeat,
+            'sorption_curve' => self::writeCurve($material->sorptionCurve, 'rh_pct', 'water_kg_m3'),
+            'free_saturation_kg_m3' => $material->freeSaturation,
+            'water_absorption_kg_m2_s05' => $material->waterAbsorption,
+            'safe_store_kg_m3' => $material->safeStore,
+            'air_permeance_l_s_m2' => $material->airPermeance,
+            'sheds_water' => $material->shedsWater,
+            'back_family' => $material->backFamily,
+            'adhesive' => $material->adhesive,
+            'usual_thickness_mm' => $material->usualThicknessMm,
+            'catalogue' => $material->catalogue,
+            'source' => self::writeSource($material->source),
+        ]);
+    }
+
+    /** @return array<string, string>|null */
+    public static function writeSource(Source $source): ?array
+    {
+        return $source->kind === SourceKind::Unstated ? null : $source->toArray();
+    }
+
+    private static function wetCup(Node $node): ?float
+    {
+        $found = null;
+        foreach (self::CUPS as $dry => $wet) {
+            $cup = $node->optional($wet);
+            if ($cup !== null && ! $node->has($dry)) {
+                $cup->refuse("the wet cup in the same kind of figure as the dry one; $wet goes with $dry");
+            }
+            $found = $cup?->positive(...self::MOST[$dry]) ?? $found;
+        }
+
+        return $found;
+    }
+
+    private static function wetKey(Material $material): string
+    {
+        return self::CUPS[match (true) {
+            $material->sd !== null => 'sd_m',
+            $material->permeance !== null => 'permeance_ng_pa_s_m2',
+            default => 'vapour_resistance_factor',
+        }];
+    }
+
+    /**
+     * @param  array{float, float, string}  $range  least, most and unit of what it follows
+     * @param  array{float, string, float}  $bounds  most, unit and least of what follows
+     */
+    private static function curve(?Node $node, string $at, array $range, string $value, array $bounds): ?Curve
+    {
+        if ($node === null) {
+            return null;
+        }
+        $points = $values = [];
+        foreach ($node->items(2, 50) as $row) {
+            $row->object([$at, $value], [$at, $value]);
+            $x = $row->get($at)->between(...$range);
+            if ($points !== [] && $x <= $points[count($points) - 1]) {
+                $row->get($at)->refuse('points in rising order');
+            }
+            $points[] = $x;
+            $values[] = $row->get($value)->positive(...$bounds);
+        }
+
+        return new Curve($points, $values);
+    }
+
+    /** @return list<array<string, float>>|null */
+    private static function writeCurve(?Curve $curve, string $at, string $value): ?array
+    {
+        return $curve === null ? null : array_map(fn (float $x, float $y): array => [$at => $x, $value => $y], $curve->at, $curve->values);
+    }
+
+    public static function source(?Node $node): Source
+    {
+        if ($node === null) {
+            return Source::of(SourceKind::Unstated, 'no source given');
+        }
+        $node->object(['kind', 'name', 'date'], ['kind', 'name']);
+
+        return Source::of($node->get('kind')->oneOf(SourceKind::class), $node->get('name')->text(400), $node->optional('date')?->text(40));
+    }
+
+    /** @param  list<string>  $keys */
+    private static function exactlyOne(Node $node, array $keys, string $what): void
+    {
+        $given = array_values(array_filter($keys, $node->has(...)));
+        if (count($given) !== 1) {
+            $node->refuse(
+                'exactly one of '.implode(', ', $keys)." for $what",
+                $given === [] ? "no figure for $what" : implode(' and ', $given).' together',
+            );
+        }
+    }
+}

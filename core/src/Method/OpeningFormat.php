@@ -1,0 +1,42 @@
+<?php
+
+namespace Apron\Method;
+
+use Apron\Detail\DetailFormat;
+use Apron\Drafting\CannotGenerate;
+use Apron\Json\FileRefused;
+use Apron\Json\Node;
+use Apron\Material\Materials;
+
+/** A row of the opening schedule, read by making its detail and written as it was stated. */
+final class OpeningFormat
+{
+    /**
+     * @param  array<string, string>  $schools  of the project: question => choice
+     * @param  float|null  $headOfWater  mm, from the project's wind
+     *
+     * @throws FileRefused
+     */
+    public static function read(Node $node, Materials $materials, array $schools, ?float $headOfWater): ScheduledOpening
+    {
+        $node->object(['id', 'title', 'generator', 'parameters'], ['id', 'title', 'generator', 'parameters']);
+        [$id, $title] = [$node->get('id')->id(), $node->get('title')->text()];
+        $generator = Methods::all()[$node->get('generator')->word(Methods::openings())];
+        $given = $node->get('parameters');
+        $parameters = DetailFormat::figures($given);
+        try {
+            $detail = $generator->make($id, $title, $parameters + Methods::settled($generator, $schools, $headOfWater, $parameters), $materials);
+        } catch (CannotGenerate $wrong) {
+            ($given->has($wrong->parameter) ? $given->get($wrong->parameter) : $given)
+                ->refuse($wrong->expected, $given->has($wrong->parameter) ? null : "{$wrong->parameter} {$wrong->value}");
+        }
+
+        return new ScheduledOpening($id, $title, $generator->name(), $parameters, $detail);
+    }
+
+    /** @return array<string, mixed> */
+    public static function write(ScheduledOpening $row): array
+    {
+        return ['id' => $row->id, 'title' => $row->title, 'generator' => $row->generator, 'parameters' => (object) $row->parameters];
+    }
+}

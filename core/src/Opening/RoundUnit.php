@@ -1,0 +1,24 @@
+<?php
+
+namespace Apron\Opening;
+
+/** A round unit with a flange: ring flashing under its lower half, over its upper half. */
+final class RoundUnit extends ShapedUnit
+{
+    public const NAME = 'round-unit';
+
+    protected const EXTENTS = ['diameter_mm' => [300.0, 3000.0]];
+
+    protected function outline(array $s): array
+    {
+        return [$s['diameter_mm'], $s['diameter_mm'], $s['diameter_mm'] / 2];
+    }
+
+    protected function half(array $s, float $v, float $out): float
+    {
+        $r = $s['diameter_mm'] / 2;
+        $square = ($r + $out) ** 2 - ($v - $r) ** 2;
+
+        return $square > 0 ? round(sqrt($square), 1) : 0.0;
+    }
+}

@@ -1,0 +1,152 @@
+<?php
+
+namespace Apron\Opening;
+
+use Apron\Detail\Edge;
+use Apron\Detail\Edges;
+use Apron\Detail\Patch;
+use Apron\Detail\PieceKind;
+use Apron\Detail\PieceRole;
+use Apron\Drafting\CannotGenerate;
+use Apron\Drafting\FacetDetail;
+use Apron\Trace\Outcome;
+
+/**
+ * A flanged unit whose outline is not a rectangle, dressed on the face alone: flashing under its foot before it, flashing over its flange
+ * after it, the course above over the crown. Its outline is drawn in level steps. The reveal has no flat facets: no pan is modelled
+ * there and what leaks at the unit is not followed; only a rectangular opening framed behind it, dressed as such, has one.
+ */
+abstract class ShapedUnit extends FacetDetail
+{
+    protected const MATERIALS = ['membrane_material' => 'membrane-permeable', 'ring_material' => 'flashing-formable', 'unit_material' => 'window-unit'];
+
+    /** On the shoulders, which no course can lap over, the flashing relies on its bond. */
+    public function worst(array $parameters = []): Outcome
+    {
+        return Outcome::ReliesOnBond;
+    }
+
+    /**
+     * Width and height of the outline, and the level up to which it only widens.
+     *
+     * @param  array<string, float>  $s
+     * @return array{float, float, float}
+     */
+    abstract protected function outline(array $s): array;
+
+    /**
+     * Half the width of the outline at a level, `out` mm outside of it; 0 where there is none.
+     *
+     * @param  array<string, float>  $s
+     */
+    abstract protected function half(array $s, float $v, float $out): float;
+
+    protected function facets(array $s, array $chosen): array
+    {
+        [$w, $h] = $this->outline($s);
+        $m = $s['margin_mm'];
+
+        return ['face' => [-$m, -$m, $w + $m, $h + $m]];
+    }
+
+    protected function does(array $s, array $chosen): array
+    {
+        return [['plane-round-outline', []], ['ring-below', ['ring_mm' => $s['ring_mm']]], ['unit-in-sealant', ['clearance_mm' => $s['clearance_mm']]], ['ring-above', ['ring_mm' => $s['ring_mm']]], ['course-over-crown', ['lap_mm' => $s['lap_mm']]], ['inner-air-seal', []]];
+    }
+
+    protected function pieces(array $s, array $used, array $chosen): array
+    {
+        [$w, $h, $widest] = $this->outline($s);
+        [$m, $ring, $flange, $lap] = [$s['margin_mm'], $s['ring_mm'], $s['flange_mm'] - $s['clearance_mm'], $s['lap_mm']];
+        $beside = [$this->patch('plane-below.below', 'face', [-$m, -$m, $w + $m, 0], ['f'], 1)];
+        foreach ($this->courses($s, 0, $h) as $i => [$v0, $v1]) {
+            $in = max($this->half($s, $v0, 0), $this->half($s, $v1, 0));
+            $beside[] = $this->patch("plane-below.left-$i", 'face', [-$m, $v0, $w / 2 - $in, $v1], ['f'], 1);
+            $beside[] = $this->patch("plane-below.right-$i", 'face', [$w / 2 + $in, $v0, $w + $m, $v1], ['f'], 1);
+        }
+        $top = $h + $ring;
+        $beside[] = $this->patch('plane-below.above', 'face', [-$m, $h, $w + $m, $top], ['f'], 1);
+        $held = new Edges(['left' => Edge::Sealed, 'right' => Edge::Sealed, 'top' => Edge::Sealed, 'bottom' => Edge::Open]);
+        $unit = [];
+        foreach ($this->courses($s, -$flange, $h + $flange) as $i => [$v0, $v1]) {
+            $out = max($this->half($s, $v0, $flange), $this->half($s, $v1, $flange));
+            if ($out > 0) {
+                $unit[] = $this->patch("unit.$i", 'face', [$w / 2 - $out, $v0, $w / 2 + $out, $v1], ['u'], 3);
+            }
+        }
+
+        return [
+            $this->laid('plane-below', $used['membrane_material'], PieceKind::Membrane, 1, $beside, PieceRole::Plane),
+            $this->laid('ring-below', $used['ring_material'], PieceKind::Formable, 2, $this->ring($s, 'ring-below', -$ring, max($widest, 0.0), 0.0, 2)),
+            $this->laid('unit', $used['unit_material'], PieceKind::Unit, 3, $unit, null, null, $held),
+            $this->laid('ring-above', $used['ring_material'], PieceKind::Formable, 4, $this->ring($s, 'ring-above', max(0.0, $widest - $lap), $top, $s['clearance_mm'], 4), PieceRole::HeadFlashing),
+            $this->laid('course-above', $used['membrane_material'], PieceKind::Membrane, 5, [$this->patch('course-above.face', 'face', [-$m, $top - $lap, $w + $m, $h + $m], [], 5)], PieceRole::Plane),
+        ];
+    }
+
+    /**
+     * The band along the outline from one level to another, out to the ring's width and `in` mm inside of the outline.
+     *
+     * @param  array<string, float>  $s
+     * @return list<Patch>
+     */
+    private function ring(array $s, string $id, float $from, float $to, float $in, int $step): array
+    {
+        [$w] = $this->outline($s);
+        $patches = [];
+        foreach ($this->courses($s, $from, $to) as $i => [$v0, $v1]) {
+            $out = max($this->half($s, $v0, $s['ring_mm']), $this->half($s, $v1, $s['ring_mm']));
+            // Inward to where the step is narrowest, so that no step of the ring only meets one of the unit.
+            $inner = min($this->half($s, $v0, -$in), $this->half($s, $v1, -$in));
+            if ($out <= 0) {
+                continue;
+            }
+            if ($inner <= 0) {
+                $patches[] = $this->patch("$id.$i", 'face', [$w / 2 - $out, $v0, $w / 2 + $out, $v1], ['r'], $step);
+            } else {
+                $patches[] = $this->patch("$id.left-$i", 'face', [$w / 2 - $out, $v0, $w / 2 - $inner, $v1], ['r'], $step);
+                $patches[] = $this->patch("$id.right-$i", 'face', [$w / 2 + $inner, $v0, $w / 2 + $out, $v1], ['r'], $step);
+            }
+        }
+
+        return $patches;
+    }
+
+    /**
+     * The level steps between two heights; all pieces step at the same levels.
+     *
+     * @param  array<string, float>  $s
+     * @return list<array{float, float}>
+     */
+    private function courses(array $s, float $from, float $to): array
+    {
+        [, $h, $widest] = $this->outline($s);
+        $flange = $s['flange_mm'] - $s['clearance_mm'];
+        $levels = [-$s['ring_mm'], -$flange, 0.0, max(0.0, $widest - $s['lap_mm']), $widest, $h, $h + $flange, $h + $s['ring_mm']];
+        for ($i = 1; $i < $s['courses']; $i++) {
+            $levels[] = round($widest * $i / $s['courses'], 1);
+            $levels[] = round($widest + ($h - $widest) * $i / $s['courses'], 1);
+            // Below the outline the band is curved as well; over its crown it is one straight piece, for the course above laps it level.
+            $levels[] = round(-$s['ring_mm'] * $i / $s['courses'], 1);
+        }
+        $levels = array_values(array_unique(array_filter($levels, fn (float $v): bool => $v >= $from && $v <= $to)));
+        sort($levels);
+        $courses = [];
+        for ($i = 1; $i < count($levels); $i++) {
+            $courses[] = [$levels[$i - 1], $levels[$i]];
+        }
+
+        return $courses;
+    }
+
+    protected function demandRoom(array $s): void
+    {
+        $this->demandBelow($s, 'ring_mm', $s['margin_mm'], 'the wall round the unit that is drawn');
+        $this->demandBelow($s, 'clearance_mm', $s['flange_mm'], 'the flange, which must lie on the face');
+        $this->demandBelow($s, 'flange_mm', $s['ring_mm'], 'so that the ring reaches the wall past it');
+        $this->demandBelow($s, 'lap_mm', $s['ring_mm'] - $s['flange_mm'] + $s['clearance_mm'], 'so that the course above stops over the flange');
+        if ($s['courses'] !== floor($s['courses'])) {
+            throw new CannotGenerate('courses', $s['courses'], 'a whole number');
+        }
+    }
+}

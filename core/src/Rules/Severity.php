@@ -1,0 +1,30 @@
+<?php
+
+namespace Apron\Rules;
+
+/** How much a finding matters; ordered from worst to best. */
+enum Severity: string
+{
+    /** The wall, or the work on it, will let something in or rot. */
+    case Fail = 'fail';
+
+    /** It may; somebody has to decide. */
+    case Caution = 'caution';
+
+    /** Worth knowing; nothing to do. */
+    case Note = 'note';
+
+    /** Computed, and in order. */
+    case Pass = 'pass';
+
+    /** 0 for the worst. */
+    public function rank(): int
+    {
+        return match ($this) {
+            self::Fail => 0,
+            self::Caution => 1,
+            self::Note => 2,
+            self::Pass => 3,
+        };
+    }
+}

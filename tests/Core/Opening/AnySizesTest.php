@@ -1,0 +1,54 @@
+<?php
+
+use Apron\Detail\DetailFormat;
+use Apron\Detail\DetailWriter;
+use Apron\Drafting\CannotGenerate;
+use Apron\Json\FileRefused;
+use Apron\Json\Node;
+use Apron\Material\Catalogue;
+use Apron\Material\Materials;
+use Apron\Method\Methods;
+
+/** Sizes and figures drawn wildly: most as they are, some far too small or too large, a few of nothing. */
+function wildly(string $name, int $seed): array
+{
+    mt_srand($seed * 7919 + crc32($name));
+    $parameters = [];
+    foreach (Methods::named($name)->parameters() as $p) {
+        if ($p['kind'] === 'size') {
+            $parameters[$p['name']] = (float) mt_rand((int) $p['least'], (int) $p['most']);
+        } elseif ($p['kind'] === 'choice') {
+            $parameters[$p['name']] = $p['of'][mt_rand(0, count($p['of']) - 1)];
+        } elseif ($p['kind'] === 'figure' && mt_rand(0, 3) === 0) {
+            $parameters[$p['name']] = round($p['value'] * [0.0, 0.05, 0.5, 2.0, 5.0, 40.0][mt_rand(0, 5)], 1);
+        }
+    }
+
+    return $parameters;
+}
+
+it('either says what is wrong with sizes, or makes of them what can be read, laid and drawn', function (string $name) {
+    $made = 0;
+    foreach (range(1, 60) as $seed) {
+        $parameters = wildly($name, $seed);
+        try {
+            $detail = Methods::named($name)->make('o', 'O', $parameters, new Materials([], new Catalogue));
+        } catch (CannotGenerate $said) {
+            expect($said->expected)->not->toBe('');
+
+            continue;
+        }
+        try {
+            DetailFormat::read(Node::of(DetailWriter::write($detail)), new Materials([], new Catalogue));
+            $made++;
+        } catch (FileRefused $refused) {
+            $this->fail("$name of ".json_encode($parameters).': '.$refused->getMessage());
+        }
+    }
+    expect($made)->toBeGreaterThan(0);
+})->with(array_keys(Methods::all()));
+
+it('refuses figures that ask for a weave, and says between what', function () {
+    $asked = ['width_mm' => 1183.0, 'height_mm' => 2221.0, 'depth_mm' => 657.0, 'face_return_mm' => 375.0];
+    expect(fn () => Methods::named('flanged-unit-in-fastened-sheet')->make('o', 'O', $asked, new Materials([], new Catalogue)))->toThrow(CannotGenerate::class, 'a weave cannot be built');
+});
