@@ -29,7 +29,7 @@ $project = ProjectFormat::read(Node::of($file), new Catalogue);
 $assess = function () use ($project): array {
     $answers = [];
     foreach ($project->assemblies as $assembly) {
-        $a = new AssemblyAssessment($project, $assembly);
+        $a = new AssemblyAssessment($project->brief, $assembly);
         $residue = 0.0;
         foreach ($a->year->accumulated as $ends) {
             $residue += $ends[11];

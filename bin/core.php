@@ -22,12 +22,12 @@ function assess(string $path): array
     }
     $project = ProjectFormat::parse($json, new Catalogue);
 
-    return [$project, new Assessment($project), new Words($project->units)];
+    return [$project, new Assessment($project), new Words($project->brief->units)];
 }
 
 function table(Project $project, Assessment $assessment, Words $words): string
 {
-    $show = new Display($project->units);
+    $show = new Display($project->brief->units);
     $lines = [$project->name];
     foreach ($assessment->assemblies as $one) {
         [$total, $u] = [$one->heat->total(), $one->heat->u()];

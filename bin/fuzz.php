@@ -87,7 +87,7 @@ for ($n = 0; $n < $count; $n++) {
         Deadline::within(5, function () use ($json, $catalogue, &$ends): void {
             $project = ProjectFormat::parse($json, $catalogue);
             $assessment = new Assessment($project);
-            json_encode($assessment->toArray(new Words($project->units)), JSON_THROW_ON_ERROR);
+            json_encode($assessment->toArray(new Words($project->brief->units)), JSON_THROW_ON_ERROR);
             $written = ProjectFormat::write($project);
             if (ProjectFormat::write(ProjectFormat::parse($written, $catalogue)) !== $written) {
                 throw new LogicException('written and read back it is another file');

@@ -22,14 +22,14 @@ guarded($path, function () use ($path, $only): int {
         throw new FileRefused('', "no readable file “{$path}”", 'the path of a project file, or - for standard input');
     }
     $project = ProjectFormat::parse($json, new Catalogue);
-    $words = new Words($project->units);
-    $show = new Display($project->units);
+    $words = new Words($project->brief->units);
+    $show = new Display($project->brief->units);
     $fails = false;
     foreach ($project->details as $detail) {
         if ($only !== null && $detail->id !== $only) {
             continue;
         }
-        $assessed = new DetailAssessment($detail, Apron\Trace\School::of($project->schools));
+        $assessed = new DetailAssessment($detail, Apron\Trace\School::of($project->brief->schools));
         $fails = $fails || $assessed->severity()->value === 'fail';
         echo "{$detail->id} · {$detail->title}: {$assessed->worst()->told()}\n";
         foreach ($assessed->strips as $strip) {

@@ -11,7 +11,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  *
  * @property string $id
  * @property string $project_id
- * @property DocumentKind $kind
+ * @property string $kind what the section calls its documents
  * @property string $key
  * @property int $position
  * @property int $revision
@@ -28,7 +28,7 @@ class Document extends Model
 
     protected function casts(): array
     {
-        return ['kind' => DocumentKind::class, 'revision' => 'integer', 'position' => 'integer', 'removed_at' => 'datetime'];
+        return ['revision' => 'integer', 'position' => 'integer', 'removed_at' => 'datetime'];
     }
 
     /** @return HasMany<DocumentRevision, $this> */
@@ -48,6 +48,6 @@ class Document extends Model
     /** @return array{kind: string, key: string, revision: int, content: \stdClass, save: string|null, broken: string|null} */
     public function toShape(?string $broken = null): array
     {
-        return ['kind' => $this->kind->value, 'key' => $this->key, 'revision' => $this->revision, 'content' => $this->decoded(), 'save' => $this->save, 'broken' => $broken];
+        return ['kind' => $this->kind, 'key' => $this->key, 'revision' => $this->revision, 'content' => $this->decoded(), 'save' => $this->save, 'broken' => $broken];
     }
 }

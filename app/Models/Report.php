@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $percent
  * @property string $doing
  * @property string|null $path
+ * @property string|null $user_id who asked for it
  * @property string|null $cards the detail whose step cards these are; the report of the whole project where null
  */
 class Report extends Model

@@ -18,4 +18,17 @@ class SiteEvent extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /**
+     * @param  array<string, mixed>  $event  as the file writes it
+     * @param  bool  $imported  brought in with a file, and not seen by whoever brought it
+     */
+    public static function record(Project $project, array $event, User $by, bool $imported = false): void
+    {
+        self::create([
+            'project_id' => $project->id, 'event' => $event['id'], 'kind' => $event['kind'],
+            'content' => json_encode($event, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR),
+            'received_at' => now(), 'user_id' => $by->id, 'imported' => $imported,
+        ]);
+    }
 }

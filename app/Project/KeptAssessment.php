@@ -3,81 +3,84 @@
 namespace App\Project;
 
 use App\Models\Document;
-use App\Models\DocumentKind;
 use App\Models\Project;
+use Apron\Inspection\Check;
+use Apron\Inspection\CheckFormat;
 use Apron\Inspection\SiteFindings;
+use Apron\Inspection\SiteSheet;
+use Apron\Json\Broken;
 use Apron\Material\Catalogue;
 use Apron\Project\Assessment;
+use Apron\Project\ListSection;
+use Apron\Project\Project as CoreProject;
+use Apron\Project\Section\BriefSection;
+use Apron\Project\Section\MaterialsSection;
+use Apron\Project\Told;
 use Apron\Quantity\UnitSystem;
 use Apron\Rules\Edition;
+use Apron\Rules\Finding;
 use Apron\Rules\Words;
-use Illuminate\Database\QueryException;
-use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
 
 /**
  * What is said of a project, kept document by document under all that it depends on: its own content, the brief's, the materials it is made
  * of, and the edition of the rules. What has changed is assessed; the rest is put together from what is kept.
+ *
+ * @phpstan-import-type AskingCheck from CheckFormat
  */
 final class KeptAssessment
 {
-    /** The row that holds all of it put together, under the version of the project. */
-    private const WHOLE = ['kind' => 'project', 'key' => ''];
-
-    private const TRIES = 5;
-
-    /** The order in which the file has them. */
-    private const RANK = ['brief' => 0, 'material' => 1, 'assembly' => 2, 'detail' => 3, 'opening' => 4];
-
     private ?string $edition = null;
 
-    public function __construct(private readonly Catalogue $catalogue, private readonly StoredProject $stored)
+    public function __construct(private readonly Catalogue $catalogue, private readonly StoredProject $stored, private readonly KeptRows $rows)
     {
     }
 
     /** JSON as `apron-assessment/1`, without the paths of its details. */
     public function of(Project $project, UnitSystem $units): string
     {
-        $at = ['project_id' => $project->id, 'units' => $units->value] + self::WHOLE;
         $hash = $this->wholeHash($project);
-        $kept = DB::table('assessments')->where($at)->where('hash', $hash)->value('content');
-        if (is_string($kept)) {
+        $kept = $this->rows->whole($project, $units, $hash);
+        if ($kept !== null) {
             return $kept;
         }
         $whole = json_encode($this->together($project, $units), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
-        $this->keep([$at + ['hash' => $hash, 'materials' => '', 'content' => $whole]]);
+        $this->rows->keepWhole($project, $units, $hash, $whole);
 
         return $whole;
     }
 
-    /** @return array<string, string> why a document cannot be read, by section and key */
+    /** @return array<string, string> why a document cannot be read, by kind and key */
     public function broken(Project $project): array
     {
         $why = [];
-        $current = DB::table('assessments')->where('project_id', $project->id)->where(self::WHOLE)->where('hash', $this->wholeHash($project))->value('units');
-        if ($current === null) {
-            foreach ($this->stored->withoutRecord($project)->broken as $broken) {
-                $why["$broken->section/$broken->id"] = $broken->why->getMessage();
+        $units = $this->rows->unitsOfWhole($project, $this->wholeHash($project));
+        if ($units !== null) {
+            foreach ($this->rows->broken($project, $units) as $row) {
+                $why["$row->kind/$row->key"] = json_decode($row->content)->broken;
             }
 
             return $why;
         }
-        $rows = DB::table('assessments')->where(['project_id' => $project->id, 'units' => $current])->where('kind', '!=', self::WHOLE['kind'])->where('content', 'like', '%"broken":%')->get();
-        foreach ($rows as $row) {
-            $kind = DocumentKind::from($row->kind);
-            $why[($kind->section() ?? 'brief').'/'.($kind === DocumentKind::Brief ? '' : $row->key)] = json_decode($row->content)->broken;
+        foreach ($this->stored->withoutRecord($project)->broken as $broken) {
+            foreach ($this->stored->sections->documents() as $section) {
+                if ($section->section() === $broken->section) {
+                    $why[$section->kind().'/'.($broken->id === '' ? $section->kind() : $broken->id)] = $broken->why->getMessage();
+                }
+            }
         }
 
         return $why;
     }
 
-    /** @return list<array<string, mixed>> the checks of all details, in their words */
+    /** @return list<AskingCheck> the checks of all details, in their words */
     public function checks(Project $project, UnitSystem $units): array
     {
         $checks = [];
         foreach ($this->parts($project, $units) as $part) {
-            foreach ($part->checks ?? [] as $told) {
-                $checks[] = (array) $told;
+            foreach ($part->checks as $told) {
+                /** @var AskingCheck $row */
+                $row = (array) $told;
+                $checks[] = $row;
             }
         }
 
@@ -88,25 +91,18 @@ final class KeptAssessment
     private function together(Project $project, UnitSystem $units): array
     {
         $parts = $this->parts($project, $units);
-        $document = ['format' => Assessment::FORMAT];
-        $assemblies = $findings = $checks = [];
-        foreach ($parts as $part) {
-            if (isset($part->climate)) {
-                $document['climate'] = $part->climate;
-            }
-            if (isset($part->assembly)) {
-                $assemblies[] = $part->assembly;
+        $figures = $findings = $checks = [];
+        foreach ($parts as $name => $part) {
+            $list = $this->stored->sections->ofKind(strtok($name, '/') ?: '') instanceof ListSection;
+            foreach (get_object_vars($part->figures) as $key => $said) {
+                $figures[$key] = $list ? [...$figures[$key] ?? [], $said] : $said;
             }
             array_push($findings, ...$part->findings);
-            array_push($checks, ...($part->checks ?? []));
-        }
-        if ($assemblies !== []) {
-            $document['assemblies'] = $assemblies;
+            array_push($checks, ...$part->checks);
         }
         array_push($findings, ...$this->ofSite($project, $checks, $units));
-        $document['findings'] = Assessment::worstFirst($findings);
 
-        return $document;
+        return ['format' => Assessment::FORMAT] + $figures + ['findings' => Assessment::worstFirst($findings)];
     }
 
     /**
@@ -120,9 +116,14 @@ final class KeptAssessment
             return [];
         }
         $words = new Words($units);
-        $rows = array_map(fn (\stdClass $told): array => [SiteSheet::asCheck((array) $told), $told->detail_title], $checks);
+        $rows = [];
+        foreach ($checks as $told) {
+            /** @var AskingCheck $row */
+            $row = (array) $told;
+            $rows[] = [SiteSheet::asCheck($row), (string) $told->detail_title];
+        }
 
-        return array_map(fn ($finding): array => Assessment::shape($finding, $words), SiteFindings::ofRecord($rows, $events));
+        return array_map(fn (Finding $finding): array => Assessment::shape($finding, $words), SiteFindings::ofRecord($rows, $events));
     }
 
     /** @return array<string, \stdClass> what is said of each document, in the order of the file, by kind and key */
@@ -130,16 +131,18 @@ final class KeptAssessment
     {
         // Plain rows, for there may be thousands and nothing but their hashes is looked at.
         $documents = $project->documents()->toBase()->get(['id', 'kind', 'key', 'position', 'hash'])->all();
-        usort($documents, fn (\stdClass $a, \stdClass $b): int => [self::RANK[$a->kind], $a->position, $a->key] <=> [self::RANK[$b->kind], $b->position, $b->key]);
-        $brief = array_column($documents, 'hash', 'kind')[DocumentKind::Brief->value] ?? '';
-        $materials = array_column(array_filter($documents, fn (\stdClass $d): bool => $d->kind === DocumentKind::Material->value), 'hash', 'key');
-        $kept = DB::table('assessments')->where(['project_id' => $project->id, 'units' => $units->value])->where('kind', '!=', self::WHOLE['kind'])
-            ->get(['kind', 'key', 'hash', 'materials', 'content'])->keyBy(fn (\stdClass $row): string => "$row->kind/$row->key");
+        $rank = array_flip(array_map(fn ($section): string => $section->kind(), $this->stored->sections->documents()));
+        $documents = array_filter($documents, fn (\stdClass $d): bool => isset($rank[$d->kind]));
+        usort($documents, fn (\stdClass $a, \stdClass $b): int => [$rank[$a->kind], $a->position, $a->key] <=> [$rank[$b->kind], $b->position, $b->key]);
+        $brief = array_column($documents, 'hash', 'kind')[(new BriefSection)->kind()] ?? '';
+        $material = (new MaterialsSection)->kind();
+        $materials = array_column(array_filter($documents, fn (\stdClass $d): bool => $d->kind === $material), 'hash', 'key');
+        $kept = $this->rows->parts($project, $units);
         $parts = $stale = [];
         foreach ($documents as $document) {
             $name = "$document->kind/$document->key";
             $row = $kept[$name] ?? null;
-            $fresh = $row !== null && $row->hash === $this->hash($document->hash, $brief) && $this->sameMaterials($row->materials, $materials);
+            $fresh = $row !== null && $row->hash === $this->hash($document->hash, $brief) && self::sameMaterials($row->materials, $materials);
             $parts[$name] = $fresh ? json_decode($row->content) : null;
             if (! $fresh) {
                 $stale[] = $document->id;
@@ -148,7 +151,7 @@ final class KeptAssessment
         foreach ($stale === [] ? [] : $this->assess($project, $stale, $units, $brief, $materials) as $name => $part) {
             $parts[$name] = $part;
         }
-        $this->forget($project, $units, $kept->keys()->diff(array_keys($parts)));
+        $this->rows->forget($project, $units, array_diff(array_keys($kept), array_keys($parts)));
 
         return $parts;
     }
@@ -161,53 +164,44 @@ final class KeptAssessment
     private function assess(Project $project, array $ids, UnitSystem $units, string $brief, array $materials): array
     {
         $documents = Document::whereKey($ids)->get();
-        $others = $documents->reject(fn (Document $d): bool => in_array($d->kind, [DocumentKind::Brief, DocumentKind::Material], true));
-        $core = $this->stored->part($project, $others);
-        $told = new DocumentsTold($core, new Words($units));
+        $bases = $this->stored->base($project)->pluck('id')->all();
+        $core = $this->stored->part($project, $documents->reject(fn (Document $d): bool => in_array($d->id, $bases, true)));
+        $words = new Words($units);
         $rows = $parts = [];
         foreach ($documents as $document) {
-            $part = $told->of($document->kind, $document->key);
+            [$said, $uses] = $this->said($core, $document, $words);
             // Once through JSON, as what is kept comes back.
-            $text = json_encode($part['said'], JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
-            $parts["{$document->kind->value}/{$document->key}"] = json_decode($text);
+            $text = json_encode($said, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+            $parts["$document->kind/$document->key"] = json_decode($text);
             $depends = [];
-            foreach ($part['materials'] as $id) {
+            foreach ($uses as $id) {
                 $depends[$id] = $materials[$id] ?? '';
             }
             $rows[] = [
-                'project_id' => $project->id, 'units' => $units->value, 'kind' => $document->kind->value, 'key' => $document->key,
-                'hash' => $this->hash($document->hash, $brief), 'materials' => json_encode((object) $depends, JSON_THROW_ON_ERROR), 'content' => $text,
+                'kind' => $document->kind, 'key' => $document->key, 'hash' => $this->hash($document->hash, $brief),
+                'materials' => json_encode((object) $depends, JSON_THROW_ON_ERROR), 'content' => $text,
             ];
         }
-        $this->keep($rows);
+        $this->rows->keep($project, $units, $rows);
 
         return $parts;
     }
 
-    /**
-     * Two who ask at once keep the same rows, and one of them may have to let the other go first. What could not be kept is worked out again
-     * the next time: no answer fails for it.
-     *
-     * @param  list<array<string, mixed>>  $rows
-     */
-    private function keep(array $rows): void
+    /** @return array{array<string, mixed>, list<string>} what is kept of one document, and the materials that it was said of */
+    private function said(CoreProject $core, Document $document, Words $words): array
     {
-        try {
-            foreach (array_chunk($rows, 100) as $some) {
-                DB::transaction(fn () => DB::table('assessments')->upsert($some, ['project_id', 'units', 'kind', 'key'], ['hash', 'materials', 'content']), self::TRIES);
-            }
-        } catch (QueryException $crossed) {
-            report($crossed);
-        }
-    }
+        $section = $this->stored->sections->ofKind($document->kind) ?? throw new \LogicException("no section of $document->kind");
+        $shapes = fn (array $findings): array => array_map(fn (Finding $finding): array => Assessment::shape($finding, $words), $findings);
+        $broken = array_values(array_filter($core->broken, fn (Broken $b): bool => $b->section === $section->section() && ($b->id === $document->key || $b->id === '')))[0] ?? null;
+        if ($broken !== null) {
+            $said = ['findings' => $shapes([Assessment::broken($broken)]), 'figures' => (object) [], 'checks' => [], 'broken' => $broken->why->getMessage()];
 
-    /** @param  Collection<int, string>  $names  of documents that are no more */
-    private function forget(Project $project, UnitSystem $units, Collection $names): void
-    {
-        foreach ($names as $name) {
-            [$kind, $key] = explode('/', $name, 2);
-            DB::table('assessments')->where(['project_id' => $project->id, 'units' => $units->value, 'kind' => $kind, 'key' => $key])->delete();
+            return [$said, array_map(strval(...), array_keys($core->materials->own))];
         }
+        $told = $section->told($core, $document->key, $words) ?? new Told;
+        $checks = array_map(fn (Check $check): array => CheckFormat::asking($check, $told->title, $words, $core->materials->catalogue->version), $told->checks);
+
+        return [['findings' => $shapes($told->findings), 'figures' => (object) $told->figures, 'checks' => $checks], $told->materials];
     }
 
     private function hash(string $document, string $brief): string
@@ -216,7 +210,7 @@ final class KeptAssessment
     }
 
     /** @param  array<string, string>  $materials  hashes by id */
-    private function sameMaterials(string $depends, array $materials): bool
+    private static function sameMaterials(string $depends, array $materials): bool
     {
         foreach (json_decode($depends, true) as $id => $hash) {
             if (($materials[$id] ?? '') !== $hash) {
@@ -234,6 +228,6 @@ final class KeptAssessment
 
     private function edition(): string
     {
-        return $this->edition ??= Assessment::FORMAT.' '.Edition::told($this->catalogue->version);
+        return $this->edition ??= Assessment::FORMAT.' '.KeptRows::SHAPE.' '.Edition::told($this->catalogue->version);
     }
 }

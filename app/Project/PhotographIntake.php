@@ -138,7 +138,8 @@ final class PhotographIntake
     {
         $longest = (int) config('apron.photograph_longest_side');
         $scale = min(1.0, $longest / max(imagesx($image), imagesy($image)));
-        $small = imagecreatetruecolor((int) max(1, round(imagesx($image) * $scale)), (int) max(1, round(imagesy($image) * $scale)));
+        $side = fn (int $pixels): int => max(1, (int) round($pixels * $scale));
+        $small = imagecreatetruecolor($side(imagesx($image)), $side(imagesy($image)));
         imagefill($small, 0, 0, (int) imagecolorallocate($small, 255, 255, 255));
         imagecopyresampled($small, $image, 0, 0, 0, 0, imagesx($small), imagesy($small), imagesx($image), imagesy($image));
 

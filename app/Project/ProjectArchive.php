@@ -2,12 +2,12 @@
 
 namespace App\Project;
 
-use App\Models\DocumentKind;
 use App\Models\Project;
 use App\Models\User;
 use Apron\Json\Broken;
 use Apron\Json\FileRefused;
 use Apron\Json\Written;
+use Apron\Project\DocumentSection;
 use Apron\Project\ProjectFormat;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -30,7 +30,7 @@ final class ProjectArchive
 
     private const MOST_PHOTOGRAPHS = 5000;
 
-    public function __construct(private readonly ProjectStore $store, private readonly StoredProject $stored, private readonly PhotographIntake $intake)
+    public function __construct(private readonly ProjectImport $import, private readonly StoredProject $stored, private readonly PhotographIntake $intake)
     {
     }
 
@@ -94,7 +94,7 @@ final class ProjectArchive
                 }
             }
             // Drawn anew, a photograph has another digest: the events that name it name the new one.
-            $project = $this->store->import($renamed === [] ? $json : strtr($json, $renamed), $by);
+            $project = $this->import->parse($renamed === [] ? $json : strtr($json, $renamed), $by);
             if ($zip !== null) {
                 $this->demandPhotographs($project, $photographs);
             }
@@ -151,8 +151,10 @@ final class ProjectArchive
     {
         $rows = [];
         foreach ($broken as $one) {
-            $kind = DocumentKind::ofSection($one->section);
-            $document = $kind === null ? null : $project->documents()->where(['kind' => $kind, 'key' => $one->id])->first();
+            $kinds = array_map(
+                fn (DocumentSection $s): string => $s->kind(), array_filter($this->stored->sections->documents(), fn (DocumentSection $s): bool => $s->section() === $one->section),
+            );
+            $document = $project->documents()->whereIn('kind', $kinds)->where('key', $one->id)->first();
             $rows[] = ['section' => $one->section, 'id' => $one->id, 'why' => $one->why->getMessage(), 'content' => $document?->decoded()];
         }
 

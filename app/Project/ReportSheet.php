@@ -4,16 +4,26 @@ namespace App\Project;
 
 use App\Models\DrillRun;
 use App\Models\Report;
+use Apron\Crew\SequenceSheet;
 use Apron\Detail\Detail;
+use Apron\Inspection\CheckFormat;
+use Apron\Inspection\OpeningChecks;
+use Apron\Inspection\SiteSheet;
 use Apron\Method\OpeningSchedule;
 use Apron\Method\ScheduledOpening;
 use Apron\Project\Assessment;
+use Apron\Project\Project as CoreProject;
 use Apron\Project\ProjectFormat;
+use Apron\Project\Section\DetailsSection;
 use Apron\Rules\Words;
 use Apron\Trace\School;
 use Illuminate\Support\Facades\URL;
 
-/** Everything the printed report shows, gathered once. */
+/**
+ * Everything the printed report shows, gathered once.
+ *
+ * @phpstan-import-type AskingCheck from CheckFormat
+ */
 final class ReportSheet
 {
     public function __construct(private readonly StoredProject $stored)
@@ -23,13 +33,13 @@ final class ReportSheet
     /** @return array<string, mixed> */
     public function of(Report $report): array
     {
-        $project = $report->project;
+        $project = $report->project ?? throw new \LogicException('a report of no project');
         $core = $this->stored->open($project);
-        $words = new Words($core->units);
-        $sheet = ['name' => $core->name, 'by' => $report->by, 'cards' => $report->cards, 'at' => $report->created_at?->toIso8601ZuluString(), 'catalogue' => $core->materials->catalogue->version];
-        $sequences = fn (array $details): array => array_map(fn (Detail $detail): array => SequenceSheet::of($detail, $words, School::of($core->schools)), array_values($details));
+        $words = new Words($core->brief->units);
+        $sheet = ['name' => $core->brief->name, 'by' => $report->by, 'cards' => $report->cards, 'at' => $report->created_at?->toIso8601ZuluString(), 'catalogue' => $core->materials->catalogue->version];
+        $sequences = fn (array $details): array => array_map(fn (Detail $detail): array => SequenceSheet::of($detail, $words, School::of($core->brief->schools)), array_values($details));
         if ($report->cards !== null) {
-            return $sheet + ['units' => $core->units->value, 'sequences' => $sequences(array_filter($core->details, fn (Detail $d): bool => $d->id === $report->cards))];
+            return $sheet + ['units' => $core->brief->units->value, 'sequences' => $sequences(array_filter($core->details, fn (Detail $d): bool => $d->id === $report->cards))];
         }
         $photographs = [];
         foreach ($project->photographs()->get() as $photograph) {
@@ -40,19 +50,32 @@ final class ReportSheet
         $assessed = new Assessment($core);
         $kinds = OpeningSchedule::kinds($core->openings);
         // Five hundred windows of three kinds are three sheets and a table.
-        $drawn = count($core->details) <= OpeningSchedule::MOST_DRAWN ? $core->details : [...$core->ownDetails(), ...array_map(fn (array $kind): Detail => $kind[0]->detail, $kinds)];
+        $drawn = count($core->details) <= OpeningSchedule::MOST_DRAWN ? $core->details : [...array_values($core->of(DetailsSection::class)), ...array_map(fn (array $kind): Detail => $kind[0]->detail, $kinds)];
 
         return $sheet + [
-            'units' => $core->units->value,
+            'units' => $core->brief->units->value,
             'file' => ProjectFormat::document($core),
             // What is printed of it: the paths of every strip stay in the file.
-            'assessment' => $assessed->toArray($words, paths: false),
+            'assessment' => $assessed->toArray($words, long: false),
             'sequences' => $sequences($drawn),
             'schedule' => $this->schedule($kinds, $assessed, $words),
-            'site' => SiteSheet::of(array_merge([], ...array_map(fn (Detail $d): array => SiteSheet::checks($d, $words, $core->materials->catalogue->version), $core->details)), $core->site ?? []),
+            'site' => SiteSheet::of($this->checks($core, $words), $core->site ?? []),
             'drills' => DrillRun::where('project_id', $project->id)->latest('id')->limit(200)->get()->map(fn (DrillRun $run): array => $run->toShape()),
             'photographs' => (object) $photographs,
         ];
+    }
+
+    /** @return list<AskingCheck> */
+    private function checks(CoreProject $core, Words $words): array
+    {
+        $told = [];
+        foreach ($core->details as $detail) {
+            foreach (OpeningChecks::of($detail) as $check) {
+                $told[] = CheckFormat::asking($check, $detail->title, $words, $core->materials->catalogue->version);
+            }
+        }
+
+        return $told;
     }
 
     /**

@@ -4,10 +4,9 @@ namespace App\Project;
 
 use App\Models\Project;
 use Apron\Inspection\Asked;
-use Apron\Inspection\Check;
+use Apron\Inspection\CheckFormat;
 use Apron\Inspection\OpeningChecks;
 use Apron\Inspection\SiteFormat;
-use Apron\Rules\Edition;
 use Apron\Rules\Words;
 
 /** What each check of a project asks, put to a reading that a phone sent without it. The project is opened only where one is. */
@@ -31,23 +30,16 @@ final class SiteAsked
         return $asked === null ? $row : $row + ['asked' => SiteFormat::writeAsked($asked)];
     }
 
-    public static function of(Check $check, Words $words, string $catalogue): Asked
-    {
-        $title = trim($words->text('check.'.$check->what, 'title').($check->place === '' ? '' : ', '.$check->place));
-
-        return Asked::by($check, $title, Edition::told($catalogue));
-    }
-
     /** @return array<string, Asked> */
     private function all(): array
     {
         if ($this->asked === null) {
             $core = $this->stored->withoutRecord($this->project);
-            $words = new Words($core->units);
+            $words = new Words($core->brief->units);
             $this->asked = [];
             foreach ($core->details as $detail) {
                 foreach (OpeningChecks::of($detail) as $check) {
-                    $this->asked[$check->id] = self::of($check, $words, $core->materials->catalogue->version);
+                    $this->asked[$check->id] = CheckFormat::asked($check, $words, $core->materials->catalogue->version);
                 }
             }
         }

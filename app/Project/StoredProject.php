@@ -3,22 +3,20 @@
 namespace App\Project;
 
 use App\Models\Document;
-use App\Models\DocumentKind;
 use App\Models\DrillRun;
 use App\Models\Project;
 use Apron\Json\Node;
 use Apron\Material\Catalogue;
+use Apron\Project\DocumentSection;
 use Apron\Project\Project as CoreProject;
 use Apron\Project\ProjectFormat;
+use Apron\Project\Sections;
 use Illuminate\Support\Collection;
 
 /** What is stored of a project, as the core reads it: all of it, or no more than one document stands on. */
 final class StoredProject
 {
-    /** Sections of the file that the brief is. */
-    public const BRIEF = ['project', 'climate', 'indoor', 'conditions'];
-
-    public function __construct(private readonly Catalogue $catalogue)
+    public function __construct(private readonly Catalogue $catalogue, public readonly Sections $sections)
     {
     }
 
@@ -47,37 +45,13 @@ final class StoredProject
     /**
      * A draft read as part of its project, with nothing else in it that would have to be assessed.
      *
+     * @param  DocumentSection<mixed>  $section
+     *
      * @throws \Apron\Json\FileRefused
      */
-    public function draft(Project $project, DocumentKind $kind, Node $content): CoreProject
+    public function draft(Project $project, DocumentSection $section, Node $content): CoreProject
     {
-        return ProjectFormat::read($this->node($this->withDraft($this->file($project, $this->base($project)), $kind, null, $content)), $this->catalogue);
-    }
-
-    /**
-     * The file with a document's new content in the place of what was stored. It goes first, so that a refusal points at place 0 of its
-     * list and not at a neighbour.
-     *
-     * @param  array<string, mixed>  $file
-     * @return array<string, mixed>
-     */
-    public function withDraft(array $file, DocumentKind $kind, ?string $key, Node $content): array
-    {
-        $raw = $content->raw();
-        if (! $raw instanceof \stdClass) {
-            $content->refuse('an object');
-        }
-        if ($kind === DocumentKind::Brief) {
-            $content->object(self::BRIEF, ['project']);
-
-            return [...array_diff_key($file, array_flip(self::BRIEF)), ...get_object_vars($raw), 'format' => ProjectFormat::FORMAT];
-        }
-        foreach ($kind->sharing() as $list) {
-            $file[$list->section()] = array_values(array_filter($file[$list->section()] ?? [], fn (\stdClass $row): bool => $row->id !== $key));
-        }
-        $file[$kind->section()] = [$raw, ...$file[$kind->section()]];
-
-        return $file;
+        return $this->refusing($section->replace($this->file($project, $this->base($project)), null, $content));
     }
 
     /**
@@ -86,13 +60,13 @@ final class StoredProject
      */
     public function file(Project $project, iterable $documents): array
     {
-        $file = ['format' => ProjectFormat::FORMAT, 'project' => ['name' => $project->name, 'units' => 'si'], 'climate' => null, 'indoor' => null, 'conditions' => null];
+        $file = [
+            'format' => ProjectFormat::FORMAT, 'project' => (object) ['name' => $project->name, 'units' => 'si'], 'climate' => null, 'indoor' => null, 'conditions' => null,
+        ];
         foreach ($documents as $document) {
-            if ($document->kind === DocumentKind::Brief) {
-                $file = [...$file, ...get_object_vars($document->decoded())];
-            } else {
-                $file[$document->kind->section()][] = $document->decoded();
-            }
+            $section = $this->sections->ofKind($document->kind);
+            // What a later release stored and this one does not know stays where it is.
+            $file = $section === null ? $file : $section->place($file, $document->decoded());
         }
 
         return $file;
@@ -101,31 +75,33 @@ final class StoredProject
     /** @return Collection<int, Document> what every document stands on */
     public function base(Project $project): Collection
     {
-        return $project->documents()->whereIn('kind', [DocumentKind::Brief, DocumentKind::Material])->get();
+        $kinds = array_map(fn (DocumentSection $s): string => $s->kind(), array_filter($this->sections->documents(), fn (DocumentSection $s): bool => $s->isBase()));
+
+        return $project->documents()->whereIn('kind', $kinds)->get();
     }
 
     /** @param  array<string, mixed>  $file */
     public function read(array $file): CoreProject
     {
-        return ProjectFormat::stored($this->node($file), $this->catalogue);
+        return ProjectFormat::stored(Node::decoded((object) $file), $this->catalogue, $this->sections);
     }
 
-    /** @param  array<string, mixed>  $file */
-    public function node(array $file): Node
+    /**
+     * @param  array<string, mixed>  $file
+     *
+     * @throws \Apron\Json\FileRefused where any part of it cannot be read
+     */
+    public function refusing(array $file): CoreProject
     {
-        $file['project'] = (object) $file['project'];
-
-        return Node::decoded((object) $file);
+        return ProjectFormat::read(Node::decoded((object) $file), $this->catalogue, $this->sections);
     }
 
     /** @return array{training: list<\stdClass>, site: \stdClass|null} what was seen on site and practised */
     private function record(Project $project): array
     {
-        $events = $project->siteEvents()->toBase()->pluck('content')->map(fn (string $content): mixed => json_decode($content))->all();
+        $events = array_map(fn (mixed $content): mixed => json_decode((string) $content), $project->siteEvents()->toBase()->pluck('content')->all());
+        $runs = DrillRun::where('project_id', $project->id)->orderBy('id')->get()->map(fn (DrillRun $run): \stdClass => (object) $run->toShape());
 
-        return [
-            'training' => DrillRun::where('project_id', $project->id)->orderBy('id')->get()->map(fn (DrillRun $run): \stdClass => (object) $run->toShape())->all(),
-            'site' => $events === [] ? null : (object) ['events' => $events],
-        ];
+        return ['training' => array_values($runs->all()), 'site' => $events === [] ? null : (object) ['events' => array_values($events)]];
     }
 }

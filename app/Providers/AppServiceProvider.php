@@ -3,10 +3,12 @@
 namespace App\Providers;
 
 use Apron\Material\Catalogue;
+use Apron\Project\Sections;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -15,10 +17,12 @@ class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->singleton(Catalogue::class);
+        $this->app->singleton(Sections::class, Sections::usual(...));
     }
 
     public function boot(): void
     {
+        Route::bind('kind', fn (string $kind) => app(Sections::class)->ofKind($kind) ?? abort(404, "No kind of document is called “{$kind}”."));
         Model::preventLazyLoading(! $this->app->isProduction());
         // Only what was refused counts against an address: a crew that shares one signs in on phone after phone.
         RateLimiter::for('sign-in', function (Request $request): array {

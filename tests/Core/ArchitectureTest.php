@@ -4,6 +4,42 @@ arch('the core knows nothing of the framework')->expect('Apron')->not->toUse(['I
 
 arch('the core reads and prints only through its formats')->expect(['echo', 'print', 'dd', 'dump', 'var_dump', 'exit', 'die'])->not->toBeUsedIn('Apron');
 
+it('has no two folders of the core that use each other, directly or in a ring', function () {
+    $root = dirname(__DIR__, 2).'/core/src/';
+    $folder = fn (string $class): string => explode('\\', $class)[1];
+    $uses = [];
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root, FilesystemIterator::SKIP_DOTS)) as $file) {
+        $own = 'Apron\\'.strtr(substr($file->getPathname(), strlen($root), -4), '/', '\\');
+        // Names that are written out are enough: within a folder nothing is imported, and across folders everything is.
+        preg_match_all('/Apron(?:\\\\\w+){2,}/', php_strip_whitespace($file->getPathname()), $named);
+        foreach ($named[0] as $class) {
+            $uses[$folder($own)][$folder($class)] = true;
+        }
+    }
+    expect(count($uses))->toBeGreaterThan(15);
+    $reached = function (string $from) use ($uses): array {
+        [$seen, $next] = [[], array_keys($uses[$from] ?? [])];
+        while ($next !== []) {
+            $at = array_pop($next);
+            if (! isset($seen[$at]) && $at !== $from) {
+                $seen[$at] = true;
+                array_push($next, ...array_keys($uses[$at] ?? []));
+            }
+        }
+
+        return array_keys($seen);
+    };
+    $rings = [];
+    foreach (array_keys($uses) as $from) {
+        foreach ($reached($from) as $to) {
+            if (isset($uses[$to][$from])) {
+                $rings[] = "$from and $to";
+            }
+        }
+    }
+    expect($rings)->toBe([]);
+});
+
 it('keeps the steps of the interface apart', function () {
     foreach (glob(__DIR__.'/../../resources/js/steps/*/*.ts*') as $file) {
         $own = basename(dirname($file));

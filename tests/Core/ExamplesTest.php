@@ -35,7 +35,7 @@ const SHOWN = [
 
 it('ships worked examples whose verdict is what they are there to show', function (string $id) {
     $example = array_values(array_filter(Example::all(new Catalogue), fn (Example $e) => $e->id === $id))[0];
-    $assessed = new AssemblyAssessment($example->project, $example->project->assemblies[0]);
+    $assessed = new AssemblyAssessment($example->project->brief, $example->project->assemblies[0]);
     $codes = array_map(fn ($f) => $f->code, $assessed->findings());
     $worst = min(array_map(fn ($f) => $f->severity->rank(), $assessed->findings()));
     [$year, $severity] = SHOWN[$id];
@@ -49,7 +49,7 @@ it('lists every example, in a climate of its own', function () {
     $all = Example::all(new Catalogue);
     expect(array_map(fn (Example $e) => $e->id, $all))->toBe(array_keys(SHOWN));
     foreach ($all as $example) {
-        expect($example->about)->not->toBe('')->and($example->project->climate->zone)->not->toBeNull();
+        expect($example->about)->not->toBe('')->and($example->project->brief->climate->zone)->not->toBeNull();
     }
 });
 
@@ -57,7 +57,7 @@ it('loses half of the wool to continuous girts, and little to screws', function 
     $lost = function (string $id): float {
         $example = array_values(array_filter(Example::all(new Catalogue), fn (Example $e) => $e->id === $id))[0];
 
-        return (new AssemblyAssessment($example->project, $example->project->assemblies[0]))->toArray()['lost_pct'];
+        return (new AssemblyAssessment($example->project->brief, $example->project->assemblies[0]))->toArray()['lost_pct'];
     };
     expect($lost('zgirts'))->toBeBetween(40.0, 60.0)->and($lost('clt-wall'))->toBeBetween(2.0, 12.0);
 });

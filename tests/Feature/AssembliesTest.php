@@ -1,6 +1,5 @@
 <?php
 
-use App\Models\DocumentKind;
 use Apron\Climate\GenericClimates;
 use Apron\Climate\HourlyYear;
 use Illuminate\Http\UploadedFile;
@@ -9,7 +8,7 @@ beforeEach(function () {
     [$this->project, $consultant] = practice();
     $this->actingAs($consultant);
     $this->path = "/api/projects/{$this->project->id}";
-    $this->wall = contentOf($this->project->documents()->where(['kind' => DocumentKind::Assembly, 'key' => 'w2'])->firstOrFail());
+    $this->wall = contentOf($this->project->documents()->where(['kind' => 'assembly', 'key' => 'w2'])->firstOrFail());
 });
 
 it('answers what would clear a finding of a draft, and what it offers can be saved and clears it', function () {
@@ -22,7 +21,7 @@ it('answers what would clear a finding of a draft, and what it offers can be sav
     $severities = array_column($this->getJson("{$this->path}/assessment")->json('findings'), 'severity', 'key');
     expect($severities[$key] ?? 'note')->toBe('note')
         // The retarder was of the library and is now the project's own, with the library's version.
-        ->and($this->project->documents()->where(['kind' => DocumentKind::Material])->get()->map(contentOf(...))->firstWhere('name', 'Oil paint, two coats')['catalogue'])->not->toBe('');
+        ->and($this->project->documents()->where(['kind' => 'material'])->get()->map(contentOf(...))->firstWhere('name', 'Oil paint, two coats')['catalogue'])->not->toBe('');
 });
 
 it('says that a finding is gone, and refuses a draft it cannot read', function () {

@@ -1,12 +1,11 @@
 <?php
 
 use App\Models\Document;
-use App\Models\DocumentKind;
 use App\Models\DrillRun;
 use App\Models\Organisation;
 use App\Models\Photograph;
 use App\Project\ProjectArchive;
-use App\Project\ProjectStore;
+use App\Project\ProjectImport;
 use App\Project\StoredProject;
 use Apron\Project\ProjectFormat;
 use Illuminate\Http\UploadedFile;
@@ -15,7 +14,7 @@ use Illuminate\Support\Facades\Storage;
 
 function assemblyOf(App\Models\Project $project, string $key): Document
 {
-    return $project->documents()->where(['kind' => DocumentKind::Assembly, 'key' => $key])->firstOrFail();
+    return $project->documents()->where(['kind' => 'assembly', 'key' => $key])->firstOrFail();
 }
 
 it('appends a revision at each save and keeps the earlier ones', function () {
@@ -52,7 +51,7 @@ it('copies a material of the catalogue, with its version, when it is first used'
     $content = contentOf(assemblyOf($project, 'w1'));
     $content['layers'][2]['material'] = 'wood-fibre-board';
     $this->actingAs($consultant)->putJson("/api/projects/{$project->id}/documents/assembly/w1", ['revision' => 1, 'content' => $content])->assertOk();
-    $copy = contentOf($project->documents()->where(['kind' => DocumentKind::Material, 'key' => 'wood-fibre-board'])->firstOrFail());
+    $copy = contentOf($project->documents()->where(['kind' => 'material', 'key' => 'wood-fibre-board'])->firstOrFail());
     expect($copy['conductivity_w_mk'])->toBe(0.045)->and($copy['catalogue'])->not->toBe('')->and($copy['source']['kind'])->toBe('from-memory');
 });
 
@@ -61,7 +60,7 @@ it('will not take away a material that is still used', function () {
     // Renamed so that the catalogue cannot stand in for it.
     $file = ProjectFormat::write(app(StoredProject::class)->open($project));
     $json = str_replace('"clt"', '"own-board"', $file);
-    $own = app(ProjectStore::class)->import($json, $consultant);
+    $own = app(ProjectImport::class)->parse($json, $consultant);
     $this->actingAs($consultant)->deleteJson("/api/projects/{$own->id}/documents/material/own-board", ['revision' => 1])->assertStatus(422);
     expect($own->documents()->where('key', 'own-board')->exists())->toBeTrue();
 });

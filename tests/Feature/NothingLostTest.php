@@ -173,7 +173,7 @@ it('signs nobody’s readings with another’s name, and notes the account and w
     // Its detail is taken out; what was read of it stays, with what it was asked.
     $opening = $this->project->documents()->where('key', 'o4')->sole();
     $this->flushSession();
-    $this->actingAs($this->consultant)->deleteJson("{$this->path}/documents/{$opening->kind->value}/o4", ['revision' => $opening->revision])->assertNoContent();
+    $this->actingAs($this->consultant)->deleteJson("{$this->path}/documents/{$opening->kind}/o4", ['revision' => $opening->revision])->assertNoContent();
     $gone = collect($this->getJson("{$this->path}/site")->json('orphans'))->firstWhere('check', 'o4.flap-over-head-strip');
     expect($gone['readings'])->not->toBe([])->and(array_column($this->getJson("{$this->path}/assessment?paths=none")->json('findings'), 'code'))->toContain('site.check-gone');
 });

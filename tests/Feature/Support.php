@@ -5,7 +5,7 @@ use App\Models\Organisation;
 use App\Models\Project;
 use App\Models\Role;
 use App\Models\User;
-use App\Project\ProjectStore;
+use App\Project\ProjectImport;
 
 /** @return array<string, mixed> what a document holds */
 function contentOf(Document $document): array
@@ -31,5 +31,5 @@ function practice(): array
     // The photographs of the demo are files of their own and not part of these cases.
     $file['site']['events'] = array_values(array_filter($file['site']['events'], fn (array $e): bool => ! isset($e['photographs'])));
 
-    return [app(ProjectStore::class)->import(json_encode($file), $consultant), $consultant, person(Role::Inspector, $practice)];
+    return [app(ProjectImport::class)->parse(json_encode($file), $consultant), $consultant, person(Role::Inspector, $practice)];
 }

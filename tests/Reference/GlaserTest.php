@@ -6,7 +6,7 @@ use Apron\Judgement\AssemblyAssessment;
 it('condenses at one plane by the closed form: δ₀ ((pi − p′)/sd₁ − (p′ − pe)/sd₂), a month of it 31 days', function () {
     // Thin, so that no slice falls inside a layer: wool R 0.25 at most would be too little; the plane is held by a tight, thin outer layer.
     $project = readProject(wallFile([[1.0, 2, 200], [2.0, 400, 10]], -10, 80));
-    $assessed = new AssemblyAssessment($project, $project->assemblies[0]);
+    $assessed = new AssemblyAssessment($project->brief, $project->assemblies[0]);
     $total = 0.13 + 0.2 + 0.005 + 0.04;
     $between = 20 - 30 * 0.33 / $total;
     [$pi, $p, $pe] = [0.5 * Air::saturation(20), Air::saturation($between), 0.8 * Air::saturation(-10)];
@@ -23,7 +23,7 @@ it('dries at one plane by the closed form, and stops where it runs out', functio
     $months = array_fill(0, 12, ['mean_c' => 10, 'rh_pct' => 70]);
     $months[0] = ['mean_c' => -15, 'rh_pct' => 80];
     $project = readProject(wallFile([[1.0, 2, 200], [2.0, 400, 10]], more: ['climate' => ['name' => 'one cold month', 'months' => $months], 'indoor' => ['kind' => 'fixed', 'temperature_c' => 20, 'rh_pct' => 30]]));
-    $year = (new AssemblyAssessment($project, $project->assemblies[0]))->year;
+    $year = (new AssemblyAssessment($project->brief, $project->assemblies[0]))->year;
     $total = 0.375;
     $flow = function (float $outdoors, float $humidity) use ($total): float {
         $p = Air::saturation(20 - (20 - $outdoors) * 0.33 / $total);

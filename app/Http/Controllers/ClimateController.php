@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Http\Api;
 use App\Models\Project;
 use App\Project\StoredProject;
 use Apron\Climate\ClimateFileRefused;
@@ -13,18 +14,20 @@ use Apron\Climate\MonthTable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use OpenApi\Attributes as OA;
 
 class ClimateController
 {
-    #[OA\Get(path: '/api/climates', operationId: 'climates', responses: [new OA\Response(response: 200, description: 'the made-up climates that ship with Apron')])]
+    #[Api\Get('/api/climates', id: 'climates', answers: [200 => 'the made-up climates that ship with Apron'])]
     public function index(GenericClimates $climates): JsonResponse
     {
         return new JsonResponse(array_map(ClimateFormat::writeClimate(...), $climates->all()));
     }
 
     /** A weather file or a table of months turned into a climate; nothing is stored. */
-    #[OA\Post(path: '/api/projects/{project}/climate', operationId: 'readClimate', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'the climate, and how it came about', content: new OA\JsonContent(ref: '#/components/schemas/ReadClimate')), new OA\Response(response: 422, description: 'a damaged file: line and reason')])]
+    #[Api\Post('/api/projects/{project}/climate', id: 'readClimate', answers: [
+        200 => ['the climate, and how it came about', 'ReadClimate'],
+        422 => 'a damaged file: line and reason',
+    ])]
     public function read(Request $request, Project $project): JsonResponse
     {
         $request->validate(['file' => 'required|file|max:16384']);
@@ -46,11 +49,14 @@ class ClimateController
         ]);
     }
 
-    #[OA\Get(path: '/api/projects/{project}/hours.csv', operationId: 'hours', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'seed', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'a year of hours made from the climate’s months'), new OA\Response(response: 404, description: 'the project has no climate')])]
+    #[Api\Get('/api/projects/{project}/hours.csv', id: 'hours', answers: [
+        200 => 'a year of hours made from the climate’s months',
+        404 => 'the project has no climate',
+    ], queries: ['seed'])]
     public function hours(Request $request, Project $project, StoredProject $stored): Response
     {
         $seed = (int) ($request->validate(['seed' => 'nullable|integer|min:0|max:2147483647'])['seed'] ?? 1);
-        $climate = $stored->part($project)->climate ?? abort(404, 'This project has no climate yet.');
+        $climate = $stored->part($project)->brief->climate ?? abort(404, 'This project has no climate yet.');
         $name = trim((string) preg_replace('/[\x00-\x1f\x7f,"]+/', ' ', $climate->name));
         $lines = ["# made from the twelve months of $name, seed $seed; not a measured year", 'hour,temperature_c,vapour_pressure_pa,rain_mm,wind_m_s,wind_from_deg,sun_w_m2'];
         $cell = fn (?float $value, int $digits): string => $value === null ? '' : (string) round($value, $digits);

@@ -2,6 +2,8 @@
 
 namespace App\Http\Controllers;
 
+use App\Http\Api;
+use App\Http\Person;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -15,7 +17,10 @@ use OpenApi\Attributes as OA;
 #[OA\Info(version: '1', title: 'Apron', description: 'Session cookies; every changing request carries the token of the XSRF-TOKEN cookie as X-XSRF-TOKEN.')]
 class SessionController
 {
-    #[OA\Post(path: '/api/sign-in', operationId: 'signIn', responses: [new OA\Response(response: 200, description: 'who signed in'), new OA\Response(response: 422, description: 'no such person')])]
+    #[Api\Post('/api/sign-in', id: 'signIn', answers: [
+        200 => 'who signed in',
+        422 => 'no such person',
+    ])]
     public function signIn(Request $request): JsonResponse
     {
         $given = $request->validate(['email' => 'required|string|max:200', 'password' => 'required|string|max:200']);
@@ -37,7 +42,7 @@ class SessionController
         return Cache::rememberForever('nobody.'.config('hashing.bcrypt.rounds', 12), fn (): string => Hash::make(Str::random(40)));
     }
 
-    #[OA\Post(path: '/api/sign-out', operationId: 'signOut', responses: [new OA\Response(response: 204, description: 'signed out')])]
+    #[Api\Post('/api/sign-out', id: 'signOut', answers: [204 => 'signed out'])]
     public function signOut(Request $request): JsonResponse
     {
         Auth::guard('web')->logout();
@@ -47,10 +52,10 @@ class SessionController
         return new JsonResponse(null, 204);
     }
 
-    #[OA\Get(path: '/api/me', operationId: 'me', responses: [new OA\Response(response: 200, description: 'the person signed in')])]
+    #[Api\Get('/api/me', id: 'me', answers: [200 => 'the person signed in'])]
     public function me(Request $request): JsonResponse
     {
-        $user = $request->user();
+        $user = Person::of($request);
 
         return new JsonResponse(['id' => $user->id, 'name' => $user->name, 'role' => $user->role->value]);
     }

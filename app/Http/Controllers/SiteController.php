@@ -2,7 +2,10 @@
 
 namespace App\Http\Controllers;
 
+use App\Http\Api;
 use App\Http\Body;
+use App\Http\Person;
+use App\Http\Wording;
 use App\Models\Photograph;
 use App\Models\Project;
 use App\Project\KeptAssessment;
@@ -10,47 +13,52 @@ use App\Project\PhotographIntake;
 use App\Project\ProjectStore;
 use App\Project\SiteAsked;
 use App\Project\SiteEvents;
-use App\Project\SiteSheet;
 use App\Project\StoredProject;
-use Apron\Quantity\UnitSystem;
+use Apron\Inspection\SiteSheet;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Storage;
-use OpenApi\Attributes as OA;
 
 class SiteController
 {
-    #[OA\Get(path: '/api/projects/{project}/site', operationId: 'site', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'units', schema: new OA\Schema(type: 'string', enum: ['si', 'us']))], responses: [new OA\Response(response: 200, description: 'visits, checks with their readings, faults', content: new OA\JsonContent(ref: '#/components/schemas/SiteSheet'))])]
+    #[Api\Get('/api/projects/{project}/site', id: 'site', answers: [
+        200 => ['visits, checks with their readings, faults', 'SiteSheet'],
+    ], queries: ['units'])]
     public function show(Request $request, Project $project, KeptAssessment $kept, StoredProject $stored): JsonResponse
     {
-        $given = $request->validate(['units' => 'nullable|in:si,us']);
-        $units = isset($given['units']) ? UnitSystem::from($given['units']) : $stored->part($project)->units;
+        $units = Wording::units($request) ?? $stored->part($project)->brief->units;
 
         return new JsonResponse(SiteSheet::of($kept->checks($project, $units), SiteEvents::of($project)));
     }
 
-    #[OA\Post(path: '/api/projects/{project}/site/events', operationId: 'addSiteEvents', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'how many were new; those known are passed over'), new OA\Response(response: 422, description: 'cannot be used')])]
+    #[Api\Post('/api/projects/{project}/site/events', id: 'addSiteEvents', answers: [
+        200 => 'how many were new; those known are passed over',
+        422 => 'cannot be used',
+    ])]
     public function add(Request $request, Project $project, ProjectStore $store, StoredProject $stored): JsonResponse
     {
         $given = $request->validate(['as' => 'nullable|string|max:40']);
         // What one person saw is not signed by whoever signs in next on that phone.
-        abort_if(isset($given['as']) && $given['as'] !== $request->user()->id, 403, 'Somebody else is signed in now. What you saw waits on this phone until you sign in again.');
+        abort_if(isset($given['as']) && $given['as'] !== Person::of($request)->id, 403, 'Somebody else is signed in now. What you saw waits on this phone until you sign in again.');
         $events = Body::content($request, 'events')->items(1, 200);
 
-        return new JsonResponse(['new' => $store->addEvents($project, $events, $request->user(), new SiteAsked($project, $stored))]);
+        return new JsonResponse(['new' => $store->addEvents($project, $events, Person::of($request), new SiteAsked($project, $stored))]);
     }
 
-    #[OA\Post(path: '/api/projects/{project}/photographs', operationId: 'addPhotograph', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 201, description: 'its digest'), new OA\Response(response: 422, description: 'no picture, or too large')])]
+    #[Api\Post('/api/projects/{project}/photographs', id: 'addPhotograph', answers: [
+        201 => 'its digest',
+        422 => 'no picture, or too large',
+    ])]
     public function addPhotograph(Request $request, Project $project, PhotographIntake $intake): JsonResponse
     {
         $request->validate(['photograph' => 'required|file']);
-        $photograph = $intake->take($project, (string) $request->file('photograph')->getContent(), $request->user());
+        $photograph = $intake->take($project, (string) $request->file('photograph')->getContent(), Person::of($request));
 
         return new JsonResponse(['sha256' => $photograph->sha256, 'width' => $photograph->width, 'height' => $photograph->height], 201);
     }
 
-    #[OA\Get(path: '/api/projects/{project}/photographs/{digest}', operationId: 'photograph', parameters: [new OA\PathParameter(name: 'project', schema: new OA\Schema(type: 'string')), new OA\PathParameter(name: 'digest', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'JPEG')])]
+    #[Api\Get('/api/projects/{project}/photographs/{digest}', id: 'photograph', answers: [200 => 'JPEG'])]
     public function photograph(Project $project, string $digest): Response
     {
         $photograph = Photograph::where(['project_id' => $project->id, 'sha256' => $digest])->firstOrFail();

@@ -5,10 +5,10 @@ namespace Apron\Cure;
 use Apron\Assembly\Assembly;
 use Apron\Assembly\Layer;
 use Apron\Assembly\MetalFraming;
+use Apron\Brief\Brief;
 use Apron\Judgement\AssemblyAssessment;
-use Apron\Material\Catalogue;
 use Apron\Material\Material;
-use Apron\Project\Project;
+use Apron\Material\Materials;
 use Apron\Rules\Finding;
 use Apron\Rules\Severity;
 use Apron\Rules\Source;
@@ -37,9 +37,9 @@ final class CureSearch
     /** @var array<string, true> codes of fails and cautions that it has already, by subject without the plane */
     private array $had = [];
 
-    public function __construct(private readonly Project $project, private readonly Assembly $assembly, private readonly Finding $finding, private readonly Catalogue $catalogue)
+    public function __construct(private readonly Brief $brief, private readonly Assembly $assembly, private readonly Finding $finding, private readonly Materials $materials)
     {
-        $this->now = new AssemblyAssessment($project, $assembly);
+        $this->now = new AssemblyAssessment($brief, $assembly);
         $this->measure = Measure::behind($finding->code, $finding->discriminator, $this->now);
         foreach ($this->now->findings() as $had) {
             if ($had->severity->rank() <= Severity::Caution->rank()) {
@@ -72,7 +72,7 @@ final class CureSearch
                     continue;
                 }
                 $changed = $this->assembly->withLayer($i, $layer->framedWith($layer->framing->by($method)));
-                $assessed = new AssemblyAssessment($this->project, $changed);
+                $assessed = new AssemblyAssessment($this->brief, $changed);
                 if ($assessed->heat->method === $method->value) {
                     $cures[] = new Cure('method', $layer->id, ['layer' => $layer->material->name, 'method' => $method->value, 'r_m2k_w' => (float) $assessed->heat->total()], null, null, [], $changed);
                 }
@@ -177,9 +177,9 @@ final class CureSearch
     /** @return list<Material> the project's own first, then the catalogue */
     private function candidates(): array
     {
-        $own = $this->project->materials->own;
+        $own = $this->materials->own;
 
-        return [...array_values($own), ...array_values(array_filter($this->catalogue->all(), fn (Material $m): bool => ! isset($own[$m->id])))];
+        return [...array_values($own), ...array_values(array_filter($this->materials->catalogue->all(), fn (Material $m): bool => ! isset($own[$m->id])))];
     }
 
     /**
@@ -216,14 +216,14 @@ final class CureSearch
     /** @return array{x: float, y: float, clears: bool} */
     private function point(float $x, Assembly $assembly): array
     {
-        $assessed = new AssemblyAssessment($this->project, $assembly);
+        $assessed = new AssemblyAssessment($this->brief, $assembly);
 
         return ['x' => $x, 'y' => $this->measure?->of($assessed) ?? 0.0, 'clears' => $this->clearsIn($assessed)];
     }
 
     private function clears(Assembly $assembly): bool
     {
-        return $this->clearsIn(new AssemblyAssessment($this->project, $assembly));
+        return $this->clearsIn(new AssemblyAssessment($this->brief, $assembly));
     }
 
     private function clearsIn(AssemblyAssessment $assessed): bool
@@ -267,7 +267,7 @@ final class CureSearch
     private function retarder(float $limit, bool $tighter, ?int $at, int $place): ?Layer
     {
         $found = null;
-        foreach ($this->catalogue->all() as $material) {
+        foreach ($this->materials->catalogue->all() as $material) {
             if (Role::of($material) !== Role::Retarder) {
                 continue;
             }

@@ -3,9 +3,9 @@
 namespace Apron\Cure;
 
 use Apron\Assembly\Assembly;
+use Apron\Brief\Brief;
 use Apron\Climate\Climate;
 use Apron\Judgement\AssemblyAssessment;
-use Apron\Project\Project;
 use Apron\Rules\Severity;
 
 /** One thickness of one layer taken from thin to thick in each of several climates, all else as the project has it. */
@@ -17,12 +17,12 @@ final class Sweep
      * @param  list<Climate>  $climates
      * @return list<array{climate: string, zone: string|null, points: list<array{mm: float, peak_g_m2: float, verdict: string, worst: string, u_w_m2k: float|null, plane_margin_k: float|null}>}>
      */
-    public static function over(Project $project, Assembly $assembly, int $layer, array $climates): array
+    public static function over(Brief $brief, Assembly $assembly, int $layer, array $climates): array
     {
         $now = $assembly->layers[$layer]->thicknessMm;
         $rows = [];
         foreach ($climates as $climate) {
-            $there = $project->in($climate);
+            $there = $brief->in($climate);
             $points = [];
             for ($k = 0; $k < self::POINTS; $k++) {
                 // From nearly nothing to twice what it is, or 200 mm; what it is now is one of the points.
@@ -36,9 +36,9 @@ final class Sweep
     }
 
     /** @return array{mm: float, peak_g_m2: float, verdict: string, worst: string, u_w_m2k: float|null, plane_margin_k: float|null} */
-    private static function point(Project $project, Assembly $assembly, float $mm): array
+    private static function point(Brief $brief, Assembly $assembly, float $mm): array
     {
-        $assessed = new AssemblyAssessment($project, $assembly);
+        $assessed = new AssemblyAssessment($brief, $assembly);
         $worst = Severity::Pass;
         $margin = null;
         foreach ($assessed->findings() as $finding) {

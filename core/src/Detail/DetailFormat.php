@@ -5,9 +5,6 @@ namespace Apron\Detail;
 use Apron\Json\FileRefused;
 use Apron\Json\Node;
 use Apron\Material\Materials;
-use Apron\Trace\Rain;
-use Apron\Trace\Releases;
-use Apron\Trace\RunsInARing;
 
 /** Reads a detail of `apron-project/1`; DetailWriter writes it. */
 final class DetailFormat
@@ -69,21 +66,8 @@ final class DetailFormat
         } catch (CannotLay $e) {
             $this->place($node->get('pieces'), $e->patch)->refuse($e->expected, "$e->patch $e->found");
         }
-        if ($opening !== null && $detail->folds !== []) {
-            $this->demandFoot($node->get('folds'), $detail);
-        }
 
         return $detail;
-    }
-
-    /** Folds of one's own on an opening, whose facets lead into each other by themselves, must not close a ring with them. */
-    private function demandFoot(Node $folds, Detail $detail): void
-    {
-        try {
-            Releases::of(new Rain(new Layout($detail)));
-        } catch (RunsInARing $ring) {
-            $folds->refuse('folds that lead water to a foot', $ring->getMessage());
-        }
     }
 
     /** Where in the file a patch stands. */

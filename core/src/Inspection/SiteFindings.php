@@ -2,7 +2,7 @@
 
 namespace Apron\Inspection;
 
-use Apron\Project\Project;
+use Apron\Detail\Detail;
 use Apron\Rules\Finding;
 use Apron\Rules\Severity;
 use Apron\Rules\Source;
@@ -10,20 +10,24 @@ use Apron\Rules\Source;
 /** What the site record comes to: checks read outside their bounds, and faults not yet closed. */
 final class SiteFindings
 {
-    /** @return list<Finding> */
-    public static function of(Project $project): array
+    /**
+     * @param  list<Detail>  $details
+     * @param  list<SiteEvent>  $events
+     * @return list<Finding>
+     */
+    public static function of(array $details, array $events): array
     {
-        if (($project->site ?? []) === []) {
+        if ($events === []) {
             return [];
         }
         $checks = [];
-        foreach ($project->details as $detail) {
+        foreach ($details as $detail) {
             foreach (OpeningChecks::of($detail) as $check) {
                 $checks[] = [$check, $detail->title];
             }
         }
 
-        return self::ofRecord($checks, $project->site ?? []);
+        return self::ofRecord($checks, $events);
     }
 
     /**

@@ -8,16 +8,18 @@ use Apron\Assembly\Exposure;
 use Apron\Assembly\Layer;
 use Apron\Assembly\MetalFraming;
 use Apron\Assembly\ThermalResistance;
+use Apron\Brief\Brief;
 use Apron\Budget\Deadline;
 use Apron\Climate\Climate;
 use Apron\Climate\Condition;
 use Apron\Climate\IndoorAir;
-use Apron\Project\Project;
+use Apron\Rules\Assessed;
 use Apron\Rules\Finding;
 use Apron\Rules\RuleFigures;
 use Apron\Rules\Severity;
 use Apron\Rules\Source;
 use Apron\Rules\SourceKind;
+use Apron\Rules\Words;
 use Apron\Vapour\AirPath;
 use Apron\Vapour\Drying;
 use Apron\Vapour\MoistureYear;
@@ -25,8 +27,8 @@ use Apron\Vapour\Path;
 use Apron\Vapour\Profile;
 use Apron\Vapour\SurfaceFactor;
 
-/** One assembly in its project: figures and findings. What the project does not say is left out. */
-final class AssemblyAssessment
+/** One assembly under the brief of its project: figures and findings. What the brief does not say is left out. */
+final class AssemblyAssessment implements Assessed
 {
     private const SOLID_MM = 150.0;
 
@@ -54,16 +56,16 @@ final class AssemblyAssessment
     /** @var array<string, string> of the project: question => choice */
     private readonly array $schools;
 
-    public function __construct(Project $project, public readonly Assembly $assembly)
+    public function __construct(Brief $brief, public readonly Assembly $assembly)
     {
         Deadline::check();
-        $this->schools = $project->schools;
+        $this->schools = $brief->schools;
         $this->heat = new ThermalResistance($assembly);
         $this->path = new Path($this->heat);
         $this->airPath = new AirPath($assembly, $this->heat);
-        $this->climate = $project->climate === null || $assembly->soil === null ? $project->climate : $assembly->soil->months($project->climate);
-        $this->indoors = $assembly->indoors ?? $project->indoors;
-        $this->profiles = $this->profiles($assembly->soil === null ? $project->conditions : []);
+        $this->climate = $brief->climate === null || $assembly->soil === null ? $brief->climate : $assembly->soil->months($brief->climate);
+        $this->indoors = $assembly->indoors ?? $brief->indoors;
+        $this->profiles = $this->profiles($assembly->soil === null ? $brief->conditions : []);
         [$climate, $indoors] = [$this->climate, $this->indoors];
         $known = $climate !== null && $indoors !== null;
         $this->year = $known ? new MoistureYear($this->path, $climate, $indoors) : null;
@@ -88,7 +90,7 @@ final class AssemblyAssessment
     }
 
     /** @return array<string, mixed> as `apron-assessment/1` has it */
-    public function toArray(): array
+    public function toArray(?Words $words = null): array
     {
         $figures = [
             'id' => $this->assembly->id,

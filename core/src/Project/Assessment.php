@@ -2,20 +2,14 @@
 
 namespace Apron\Project;
 
-use Apron\Assembly\Assembly;
-use Apron\Climate\Air;
-use Apron\Climate\Climate;
-use Apron\Climate\IndoorAir;
-use Apron\Detail\Detail;
-use Apron\Inspection\SiteFindings;
 use Apron\Json\Broken;
 use Apron\Judgement\AssemblyAssessment;
+use Apron\Rules\Assessed;
 use Apron\Rules\Finding;
 use Apron\Rules\Severity;
 use Apron\Rules\Source;
 use Apron\Rules\Words;
 use Apron\Trace\DetailAssessment;
-use Apron\Trace\School;
 
 /** Project in, figures and findings out. */
 final readonly class Assessment
@@ -31,18 +25,27 @@ final readonly class Assessment
     /** @var list<Finding> worst first */
     public array $findings;
 
+    /** @var array<string, list<Assessed>> by list of the file: every row that anything is said of */
+    private array $assessed;
+
     public function __construct(public Project $project)
     {
-        $this->assemblies = array_map(fn (Assembly $assembly): AssemblyAssessment => new AssemblyAssessment($project, $assembly), $project->assemblies);
-        $findings = [];
-        foreach ($this->assemblies as $assembly) {
-            $findings = [...$findings, ...$assembly->findings()];
+        $assessed = $findings = [];
+        foreach ($project->sections->all as $section) {
+            $rows = $section instanceof ListSection ? $section->assessed($project) : [];
+            foreach ($rows as $row) {
+                array_push($findings, ...$row->findings());
+            }
+            if ($section instanceof ListSection) {
+                $assessed[$section->section()] = $rows;
+            }
+            array_push($findings, ...$section->findings($project));
         }
-        $this->details = array_map(fn (Detail $detail): DetailAssessment => new DetailAssessment($detail, School::of($project->schools)), $project->details);
-        foreach ($this->details as $detail) {
-            $findings = [...$findings, ...$detail->findings()];
-        }
-        $this->findings = Finding::worstFirst([...array_map(self::broken(...), $project->broken), ...$findings, ...SiteFindings::of($project)]);
+        $this->assessed = $assessed;
+        $all = array_merge(...array_values($assessed));
+        $this->assemblies = array_values(array_filter($all, fn (Assessed $a): bool => $a instanceof AssemblyAssessment));
+        $this->details = array_values(array_filter($all, fn (Assessed $a): bool => $a instanceof DetailAssessment));
+        $this->findings = Finding::worstFirst([...array_map(self::broken(...), $project->broken), ...$findings]);
     }
 
     public function fails(): bool
@@ -51,21 +54,22 @@ final readonly class Assessment
     }
 
     /**
-     * @param  bool  $paths  false leaves out `details`: the path of every strip of every detail is most of it, and long to put in words
+     * @param  bool  $long  false leaves out the figures that are long to put in words, such as the path of every strip of every detail
      * @return array<string, mixed> as `apron-assessment/1` has it; sections the project does not have are left out
      */
-    public function toArray(Words $words, bool $paths = true): array
+    public function toArray(Words $words, bool $long = true): array
     {
         $document = ['format' => self::FORMAT];
-        $climate = self::climate($this->project);
-        if ($climate !== null) {
-            $document['climate'] = $climate;
+        $months = $this->project->brief->months();
+        if ($months !== null) {
+            $document['climate'] = ['months' => $months];
         }
-        if ($this->assemblies !== []) {
-            $document['assemblies'] = array_map(fn (AssemblyAssessment $a): array => $a->toArray(), $this->assemblies);
-        }
-        if ($paths && $this->details !== []) {
-            $document['details'] = array_map(fn (DetailAssessment $d): array => $d->toArray($words), $this->details);
+        foreach ($this->project->sections->lists() as $section) {
+            $in = $section->figuresIn();
+            $rows = $this->assessed[$section->section()];
+            if ($in !== null && $rows !== [] && ($long || $section->figuresAreShort())) {
+                $document[$in] = [...(array) ($document[$in] ?? []), ...array_map(fn (Assessed $one): array => $one->toArray($words), $rows)];
+            }
         }
         $document['findings'] = array_map(fn (Finding $finding): array => self::shape($finding, $words), $this->findings);
 
@@ -80,12 +84,6 @@ final readonly class Assessment
         return new Finding('document.broken', Severity::Fail, $broken->id === '' ? $section : "$section/$broken->id", [
             'id' => $broken->id === '' ? $broken->section : $broken->id, 'at' => $broken->why->pointer, 'found' => $broken->why->value, 'expected' => $broken->why->expected,
         ], Source::computed('the format of the project file'));
-    }
-
-    /** @return array{months: list<array<string, float>>}|null the two airs of the project; null until both are stated */
-    public static function climate(Project $project): ?array
-    {
-        return $project->climate === null || $project->indoors === null ? null : ['months' => self::months($project->climate, $project->indoors)];
     }
 
     /**
@@ -119,23 +117,5 @@ final readonly class Assessment
             'source' => $finding->source->toArray(),
             'accepted' => null,
         ];
-    }
-
-    /** @return list<array<string, float>> the two airs and their dew points, January first */
-    private static function months(Climate $climate, IndoorAir $indoors): array
-    {
-        $months = [];
-        foreach ($climate->months as $m => $outdoors) {
-            $air = $indoors->during($m, $outdoors);
-            $months[] = [
-                'outdoor_c' => $outdoors->celsius,
-                'outdoor_dew_point_c' => Air::dewPoint($outdoors->vapourPressure()),
-                'indoor_c' => $air['celsius'],
-                'indoor_rh_pct' => 100 * $air['pressure'] / Air::saturation($air['celsius']),
-                'indoor_dew_point_c' => Air::dewPoint($air['pressure']),
-            ];
-        }
-
-        return $months;
     }
 }

@@ -3,9 +3,7 @@
 namespace Apron\Project;
 
 use Apron\Assembly\Assembly;
-use Apron\Climate\Climate;
-use Apron\Climate\Condition;
-use Apron\Climate\IndoorAir;
+use Apron\Brief\Brief;
 use Apron\Crew\Training;
 use Apron\Detail\Detail;
 use Apron\Inspection\SiteEvent;
@@ -13,92 +11,77 @@ use Apron\Json\Broken;
 use Apron\Material\Material;
 use Apron\Material\Materials;
 use Apron\Method\ScheduledOpening;
-use Apron\Quantity\UnitSystem;
+use Apron\Project\Section\AssembliesSection;
+use Apron\Project\Section\BriefSection;
+use Apron\Project\Section\DetailsSection;
+use Apron\Project\Section\OpeningsSection;
+use Apron\Project\Section\SiteSection;
+use Apron\Project\Section\TrainingSection;
 
-/** Everything the core needs to know about one project. */
+/** Everything the core needs to know about one project: what each section was read as. Those that much stands on have names of their own. */
 final readonly class Project
 {
+    public Brief $brief;
+
+    public Materials $materials;
+
+    /** @var list<Assembly> */
+    public array $assemblies;
+
+    /** @var list<Detail> all: those the file gives piece by piece, then those made from the opening schedule */
+    public array $details;
+
+    /** @var list<ScheduledOpening> */
+    public array $openings;
+
+    /** @var list<Training> oldest first */
+    public array $training;
+
+    /** @var list<SiteEvent>|null null where the project has no site record */
+    public ?array $site;
+
+    /** @var list<Broken> parts of a stored project that can no longer be read */
+    public array $broken;
+
+    /** @var array<string, mixed> by class of the section */
+    private array $values;
+
+    public function __construct(public Sections $sections, Reading $read)
+    {
+        $this->values = $read->values();
+        $this->broken = $read->rows->broken;
+        $this->brief = $this->of(BriefSection::class);
+        $this->materials = $read->materials();
+        $this->assemblies = array_values($this->of(AssembliesSection::class));
+        $this->openings = array_values($this->of(OpeningsSection::class));
+        $this->details = [...array_values($this->of(DetailsSection::class)), ...array_map(fn (ScheduledOpening $row): Detail => $row->detail, $this->openings)];
+        $this->training = $this->of(TrainingSection::class);
+        $this->site = $this->of(SiteSection::class);
+    }
+
     /**
-     * @param  array<string, string>  $schools  question => choice
-     * @param  list<Condition>  $conditions
-     * @param  list<Assembly>  $assemblies
-     * @param  list<Detail>  $details  all: those the file gives piece by piece, then those made from the opening schedule
-     * @param  list<ScheduledOpening>  $openings
-     * @param  list<Training>  $training  oldest first
-     * @param  list<SiteEvent>|null  $site  null where the project has no site record
-     * @param  list<Broken>  $broken  parts of a stored project that can no longer be read
+     * What a section was read as.
+     *
+     * @template T
+     *
+     * @param  class-string<Section<T>>  $section
+     * @return T
      */
-    public function __construct(
-        public string $name,
-        public UnitSystem $units,
-        public array $schools,
-        /** the wind's push on the walls that sills and dams are sized for, Pa; null where not settled */
-        public ?float $windPressure,
-        public ?Climate $climate,
-        public ?IndoorAir $indoors,
-        public array $conditions,
-        public Materials $materials,
-        public array $assemblies,
-        public array $details,
-        public array $openings,
-        public array $training,
-        public ?array $site,
-        public array $broken,
-    ) {
-    }
-
-    public function headOfWater(): ?float
+    public function of(string $section): mixed
     {
-        return self::headOf($this->windPressure);
+        /** @var T */
+        return $this->values[$section];
     }
 
-    /** The head of water a wind holds up, mm: Pa / 9.81. */
-    public static function headOf(?float $windPressure): ?float
-    {
-        return $windPressure === null ? null : $windPressure / 9.81;
-    }
-
-    /** The same project somewhere else. */
-    public function in(Climate $climate): self
-    {
-        return new self(
-            name: $this->name,
-            units: $this->units,
-            schools: $this->schools,
-            windPressure: $this->windPressure,
-            climate: $climate,
-            indoors: $this->indoors,
-            conditions: $this->conditions,
-            materials: $this->materials,
-            assemblies: $this->assemblies,
-            details: $this->details,
-            openings: $this->openings,
-            training: $this->training,
-            site: $this->site,
-            broken: $this->broken,
-        );
-    }
-
-    /** @return array<string, Material> what its assemblies and details are made of, by id */
+    /** @return array<string, Material> what it is made of, by id */
     public function used(): array
     {
         $used = [];
-        foreach ($this->assemblies as $assembly) {
-            $used += $assembly->materials();
-        }
-        foreach ($this->details as $detail) {
-            $used += $detail->materials();
+        foreach ($this->sections->lists() as $section) {
+            $used += $section->used($this);
         }
 
         return $used;
-    }
-
-    /** @return list<Detail> those that stand in the file piece by piece */
-    public function ownDetails(): array
-    {
-        $scheduled = array_map(fn (ScheduledOpening $row): string => $row->id, $this->openings);
-
-        return array_values(array_filter($this->details, fn (Detail $detail): bool => ! in_array($detail->id, $scheduled, true)));
     }
 
     public function detail(string $id): ?Detail

@@ -6,12 +6,13 @@ use Apron\Detail\CannotLay;
 use Apron\Detail\Detail;
 use Apron\Detail\Layout;
 use Apron\Detail\Rect;
+use Apron\Rules\Assessed;
 use Apron\Rules\Finding;
 use Apron\Rules\Severity;
 use Apron\Rules\Words;
 
 /** One detail: where its water goes, and the other checks on the same model. */
-final class DetailAssessment
+final class DetailAssessment implements Assessed
 {
     public readonly Rain $rain;
 

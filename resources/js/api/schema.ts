@@ -2046,7 +2046,6 @@ export interface operations {
         parameters: {
             query?: {
                 units?: "si" | "us";
-                /** @description none leaves out the details with the paths of their strips */
                 paths?: "all" | "none";
             };
             header?: never;

@@ -37,7 +37,7 @@ it('has no R where the steel is outside of every method, and says so', function 
     expect($heat->method)->toBeNull()->and($heat->total())->toBeNull()->and($heat->overallU())->toBeNull();
     $file = wallFile([[0.038, 1, 120, ['framing' => ['material' => 'steel-galvanised', 'fraction' => 0.003]]]]);
     $project = readProject($file);
-    expect(array_map(fn ($f) => $f->code, (new AssemblyAssessment($project, $project->assemblies[0]))->findings()))->toContain('heat.no-method');
+    expect(array_map(fn ($f) => $f->code, (new AssemblyAssessment($project->brief, $project->assemblies[0]))->findings()))->toContain('heat.no-method');
 });
 
 it('fails a wall beyond the combined method until somebody chooses how its steel is reckoned', function () {
@@ -45,7 +45,7 @@ it('fails a wall beyond the combined method until somebody chooses how its steel
     $codes = function (array $file): array {
         $project = readProject($file);
 
-        return array_map(fn ($f) => $f->code, (new AssemblyAssessment($project, $project->assemblies[0]))->findings());
+        return array_map(fn ($f) => $f->code, (new AssemblyAssessment($project->brief, $project->assemblies[0]))->findings());
     };
     expect($codes($file([])))->toContain('heat.method-out-of-range')->and($codes($file(['method' => 'correction-factor'])))->toContain('heat.metal-method')->not->toContain('heat.method-out-of-range');
 });

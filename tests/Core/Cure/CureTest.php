@@ -5,7 +5,6 @@ use Apron\Cure\Cure;
 use Apron\Cure\CureSearch;
 use Apron\Cure\Sweep;
 use Apron\Judgement\AssemblyAssessment;
-use Apron\Material\Catalogue;
 use Apron\Quantity\UnitSystem;
 use Apron\Rules\Finding;
 use Apron\Rules\Severity;
@@ -16,14 +15,14 @@ function curesOf(string $code, string $assembly = 'w2'): array
 {
     $project = readProject(demoFile());
     $wall = array_values(array_filter($project->assemblies, fn ($a) => $a->id === $assembly))[0];
-    $finding = array_values(array_filter((new AssemblyAssessment($project, $wall))->findings(), fn (Finding $f) => str_starts_with($f->code, $code)))[0];
+    $finding = array_values(array_filter((new AssemblyAssessment($project->brief, $wall))->findings(), fn (Finding $f) => str_starts_with($f->code, $code)))[0];
 
-    return [$project, $finding, new CureSearch($project, $wall, $finding, new Catalogue)];
+    return [$project, $finding, new CureSearch($project->brief, $wall, $finding, $project->materials)];
 }
 
 function codesOf(Apron\Project\Project $project, Apron\Assembly\Assembly $assembly): array
 {
-    return array_map(fn (Finding $f) => $f->severity->value.' '.preg_replace('/\.(interface|within)$/', '', $f->code), (new AssemblyAssessment($project, $assembly))->findings());
+    return array_map(fn (Finding $f) => $f->severity->value.' '.preg_replace('/\.(interface|within)$/', '', $f->code), (new AssemblyAssessment($project->brief, $assembly))->findings());
 }
 
 it('finds cures that clear the finding when they are really made, and bring no new fail or caution', function (string $code, int $least) {
@@ -74,7 +73,7 @@ it('offers the methods for steel, and nothing that changes the wall less truly',
     [$project, , $search] = curesOf('heat.method-out-of-range');
     $methods = array_values(array_filter($search->all(), fn (Cure $c) => $c->kind === 'method'));
     expect(array_map(fn (Cure $c) => $c->figures['method'], $methods))->toBe(['correction-factor', 'weighted-limits']);
-    $assessed = new AssemblyAssessment($project, $methods[0]->assembly);
+    $assessed = new AssemblyAssessment($project->brief, $methods[0]->assembly);
     expect($assessed->heat->method)->toBe('correction-factor')->and($assessed->heat->total())->toBe($methods[0]->figures['r_m2k_w']);
 });
 
@@ -82,8 +81,8 @@ it('says so where no single change within reach clears it', function () {
     // A cold store of a room: thirty below outside, air nearly saturated inside, a sheet of steel outside.
     $file = wallFile([[0.25, 10, 12.5], [0.04, 1, 20], [50, 1000000, 1]], -30, 80, ['indoor' => ['kind' => 'fixed', 'temperature_c' => 20, 'rh_pct' => 95]]);
     $project = readProject($file);
-    $finding = array_values(array_filter((new AssemblyAssessment($project, $project->assemblies[0]))->findings(), fn (Finding $f) => $f->code === 'surface.wet'))[0];
-    $cures = (new CureSearch($project, $project->assemblies[0], $finding, new Catalogue))->all();
+    $finding = array_values(array_filter((new AssemblyAssessment($project->brief, $project->assemblies[0]))->findings(), fn (Finding $f) => $f->code === 'surface.wet'))[0];
+    $cures = (new CureSearch($project->brief, $project->assemblies[0], $finding, $project->materials))->all();
     $none = array_filter($cures, fn (Cure $c) => $c->assembly === null);
     expect($none)->not->toBe([]);
     foreach ($none as $cure) {
@@ -95,11 +94,11 @@ it('sweeps a thickness over climates; each point is the assembly assessed at it'
     $project = readProject(demoFile());
     $wall = $project->assemblies[1];
     $climates = (new GenericClimates)->all();
-    $rows = Sweep::over($project, $wall, 4, $climates);
+    $rows = Sweep::over($project->brief, $wall, 4, $climates);
     expect($rows)->toHaveCount(7)->and(array_column($rows[0]['points'], 'mm'))->toContain(100.0);
     foreach ([[0, 3], [3, 6], [6, 12]] as [$r, $k]) {
         $point = $rows[$r]['points'][$k];
-        $assessed = new AssemblyAssessment($project->in($climates[$r]), $wall->withLayer(4, $wall->layers[4]->changed(thicknessMm: $point['mm'])));
+        $assessed = new AssemblyAssessment($project->brief->in($climates[$r]), $wall->withLayer(4, $wall->layers[4]->changed(thicknessMm: $point['mm'])));
         expect($point['peak_g_m2'])->toEqualWithDelta(1000 * $assessed->year->most(), 1e-9)->and($point['u_w_m2k'])->toBe($assessed->heat->overallU());
     }
     // Thicker outside is never wetter in the cold climates.

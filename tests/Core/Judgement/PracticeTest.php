@@ -21,7 +21,7 @@ function practiceWall(array $layers, string $climate = 'cold humid', string $kin
         'assemblies' => [['id' => 'w', 'name' => 'w', 'kind' => $kind, 'layers' => array_map(fn (array $l) => ['material' => $l[0], 'thickness_mm' => $l[1]] + ($l[2] ?? []), $layers)] + $more],
     ]);
 
-    return new AssemblyAssessment($project, $project->assemblies[0]);
+    return new AssemblyAssessment($project->brief, $project->assemblies[0]);
 }
 
 /** @return array<string, Severity> */
@@ -156,6 +156,6 @@ it('takes a film of one perm for a retarder and one of a tenth for a barrier, ho
     $layers = $file['assemblies'][0]['layers'];
     $file['assemblies'][0]['layers'] = [$layers[0], ['material' => 'in', 'thickness_mm' => 0.2], $layers[1], $layers[2], ['material' => 'out', 'thickness_mm' => 0.2]];
     $project = readProject($file);
-    $codes = array_map(fn ($f) => $f->code, (new Apron\Judgement\AssemblyAssessment($project, $project->assemblies[0]))->findings());
+    $codes = array_map(fn ($f) => $f->code, (new Apron\Judgement\AssemblyAssessment($project->brief, $project->assemblies[0]))->findings());
     expect(array_filter($codes, fn (string $c): bool => str_starts_with($c, $code)))->not->toBe([]);
 })->with([['1 perm', 'practice.double-retarder'], ['0.1 perm', 'practice.double-barrier']]);

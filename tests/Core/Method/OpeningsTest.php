@@ -6,6 +6,7 @@ use Apron\Material\Materials;
 use Apron\Method\Methods;
 use Apron\Project\Assessment;
 use Apron\Project\ProjectFormat;
+use Apron\Project\Section\DetailsSection;
 use Apron\Rules\Finding;
 use Opis\JsonSchema\Validator;
 
@@ -23,7 +24,7 @@ it('makes an opening of the schedule as its method does, judges it the same, and
     $file = schedule([row($generator)]);
     $project = readProject($file);
     $made = Methods::named($generator)->make('w1', 'Window w1', array_map(floatval(...), $file['openings'][0]['parameters']), new Materials([], new Catalogue));
-    expect(DetailWriter::write($project->details[0]))->toEqual(DetailWriter::write($made))->and($project->ownDetails())->toBe([]);
+    expect(DetailWriter::write($project->details[0]))->toEqual(DetailWriter::write($made))->and($project->of(DetailsSection::class))->toBe([]);
 
     $spelt = ['details' => [DetailWriter::write($made)], 'openings' => []] + $file;
     $keys = fn (array $f) => array_map(fn (Finding $found) => $found->key(), (new Assessment(readProject($f)))->findings);
@@ -50,7 +51,7 @@ it('lets the wind and the schools of the project reach every opening that does n
 it('keeps the details that stand piece by piece and the schedule in two lists of one set of ids', function () {
     $file = demoFile();
     $project = readProject($file);
-    expect(array_map(fn ($d) => $d->id, $project->ownDetails()))->toBe(array_column($file['details'], 'id'))
+    expect(array_keys($project->of(DetailsSection::class)))->toBe(array_column($file['details'], 'id'))
         ->and(array_map(fn ($d) => $d->id, $project->details))->toBe([...array_column($file['details'], 'id'), ...array_column($file['openings'], 'id')])
         ->and($project->detail('o11')->title)->toBe('Stair window, 600 × 2400');
 });

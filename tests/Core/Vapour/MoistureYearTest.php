@@ -9,7 +9,7 @@ function yearOf(array $layers, float $humidity, float $mean = 5, float $swing = 
     $months = array_map(fn (int $m) => ['mean_c' => $mean - $swing * cos(2 * M_PI * $m / 12), 'rh_pct' => 78], range(0, 11));
     $project = readProject(wallFile($layers, more: ['climate' => ['name' => 'cosine', 'months' => $months], 'indoor' => ['kind' => 'fixed', 'temperature_c' => 20, 'rh_pct' => $humidity]]));
 
-    return (new AssemblyAssessment($project, $project->assemblies[0]))->year;
+    return (new AssemblyAssessment($project->brief, $project->assemblies[0]))->year;
 }
 
 function randomLayers(): array
@@ -69,7 +69,7 @@ it('starts in a month that condenses after one that does not, across the turn of
 it('is dry behind a tight inner layer, and accumulates behind a tight outer one in an even cold', function () {
     expect(yearOf([[0.25, 10, 12.5], [0.2, 100000, 0.5], [0.04, 1, 140], [0.13, 20, 12]], 40)->verdict())->toBe('dry');
     $project = readProject(wallFile([[0.04, 1, 140], [0.13, 5000, 12]]));
-    $year = (new AssemblyAssessment($project, $project->assemblies[0]))->year;
+    $year = (new AssemblyAssessment($project->brief, $project->assemblies[0]))->year;
     expect($year->startingMonth)->toBe(0)->and($year->verdict())->toBe('accumulates');
 });
 

@@ -6,7 +6,7 @@ function coldest(array $file)
 {
     $project = readProject($file);
 
-    return (new AssemblyAssessment($project, $project->assemblies[0]))->profiles[0];
+    return (new AssemblyAssessment($project->brief, $project->assemblies[0]))->profiles[0];
 }
 
 it('condenses inside a homogeneous layer with no interface near', function () {

@@ -8,7 +8,7 @@ function assessedWall(array $file): AssemblyAssessment
 {
     $project = readProject($file);
 
-    return new AssemblyAssessment($project, $project->assemblies[0]);
+    return new AssemblyAssessment($project->brief, $project->assemblies[0]);
 }
 
 it('takes a curve in a line between its points and holds it at the ends', function () {

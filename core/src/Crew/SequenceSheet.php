@@ -1,10 +1,7 @@
 <?php
 
-namespace App\Project;
+namespace Apron\Crew;
 
-use Apron\Crew\CutList;
-use Apron\Crew\Rolls;
-use Apron\Crew\StepCards;
 use Apron\Detail\Detail;
 use Apron\Detail\DetailWriter;
 use Apron\Detail\Piece;
@@ -12,6 +9,7 @@ use Apron\Detail\Reasons;
 use Apron\Detail\Rect;
 use Apron\Detail\Step;
 use Apron\Inspection\Check;
+use Apron\Inspection\CheckFormat;
 use Apron\Inspection\OpeningChecks;
 use Apron\Rules\Finding;
 use Apron\Rules\RuleFigures;
@@ -49,7 +47,7 @@ final class SequenceSheet
             'cut_list' => CutList::of($detail),
             'rolls' => (new Rolls)->of($detail),
             'cut_tolerance' => $words->text('handling.tolerance', 'cut', ['cut_mm' => RuleFigures::of('checks')->figure('cut_tolerance_mm')]),
-            'checks' => array_map(fn (Check $check): array => self::check($check, $words), OpeningChecks::of($detail)),
+            'checks' => array_map(fn (Check $check): array => CheckFormat::told($check, $words), OpeningChecks::of($detail)),
             'findings' => array_map(fn (Finding $finding): array => ['severity' => $finding->severity->value, 'key' => $finding->key()] + $words->of($finding), Finding::worstFirst($assessed->findings())),
             'reasons' => array_map(fn (array $r): array => ['before' => $r['before'], 'after' => $r['after'], 'why' => $words->text($r['why'], 'title', ['inner' => $r['inner'], 'outer' => $r['outer']])], Reasons::of($detail)),
             'rain' => array_map(fn (array $state): array => self::rain($state, $words), HalfBuilt::eachStep($detail)),
@@ -97,26 +95,6 @@ final class SequenceSheet
             'laps' => array_values($like),
             'press' => self::said($words, $words->coded($code, $school->answers), 'press', []), 'prime' => self::said($words, $code, 'prime', []),
             'wait' => self::said($words, $code, 'wait', []), 'check' => self::said($words, $code, 'check', []),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    public static function check(Check $check, Words $words): array
-    {
-        $code = 'check.'.$check->what;
-
-        return [
-            'id' => $check->id,
-            'detail' => $check->detail,
-            'step' => $check->step,
-            'place' => $check->place,
-            'title' => trim($words->text($code, 'title').($check->place === '' ? '' : ', '.$check->place)),
-            'reason' => $words->text($code, 'reason'),
-            'when_failing' => $words->text($code, 'remedy'),
-            'instrument' => $words->text($code, 'instrument'),
-            'drawn_mm' => $check->drawn,
-            'least_mm' => $check->least,
-            'measured' => $check->measured?->toArray(),
         ];
     }
 

@@ -1,43 +1,22 @@
 <?php
 
-namespace App\Project;
+namespace Apron\Inspection;
 
-use Apron\Detail\Detail;
-use Apron\Inspection\Check;
-use Apron\Inspection\EventKind;
-use Apron\Inspection\Fault;
-use Apron\Inspection\OpeningChecks;
-use Apron\Inspection\SiteEvent;
-use Apron\Inspection\SiteFormat;
-use Apron\Inspection\SiteRecord;
-use Apron\Inspection\Verdict;
-use Apron\Rules\Words;
-
-/** The site record as the phone and the report show it. */
+/**
+ * The site record as the phone and the report show it.
+ *
+ * @phpstan-import-type AskingCheck from CheckFormat
+ */
 final class SiteSheet
 {
-    /**
-     * The checks of a detail in their words, with what each asks: a phone gives that back with its reading.
-     *
-     * @return list<array<string, mixed>>
-     */
-    public static function checks(Detail $detail, Words $words, string $catalogue): array
-    {
-        return array_map(fn (Check $check): array => SequenceSheet::check($check, $words) + [
-            'what' => $check->what,
-            'detail_title' => $detail->title,
-            'asked' => SiteFormat::writeAsked(SiteAsked::of($check, $words, $catalogue)),
-        ], OpeningChecks::of($detail));
-    }
-
-    /** @param  array<string, mixed>  $told  one of those above */
+    /** @param  AskingCheck  $told  as CheckFormat tells it */
     public static function asCheck(array $told): Check
     {
         return new Check($told['id'], $told['detail'], $told['what'], $told['place'], $told['step'], $told['drawn_mm'], $told['least_mm'], null);
     }
 
     /**
-     * @param  list<array<string, mixed>>  $checks  as above
+     * @param  list<AskingCheck>  $checks  as CheckFormat tells them to the site
      * @param  list<SiteEvent>  $events
      * @return array<string, mixed>
      */
@@ -70,7 +49,7 @@ final class SiteSheet
     }
 
     /**
-     * @param  array<string, mixed>  $told
+     * @param  AskingCheck  $told
      * @param  list<SiteEvent>  $readings
      * @return array<string, mixed>
      */

@@ -1,0 +1,114 @@
+<?php
+
+namespace Apron\Project\Section;
+
+use Apron\Detail\Detail;
+use Apron\Detail\DetailFormat;
+use Apron\Detail\DetailWriter;
+use Apron\Detail\Layout;
+use Apron\Inspection\OpeningChecks;
+use Apron\Json\Node;
+use Apron\Project\ListSection;
+use Apron\Project\Project;
+use Apron\Project\Reading;
+use Apron\Rules\Words;
+use Apron\Trace\DetailAssessment;
+use Apron\Trace\Rain;
+use Apron\Trace\Releases;
+use Apron\Trace\RunsInARing;
+use Apron\Trace\School;
+
+/**
+ * Details that the file gives piece by piece.
+ *
+ * @extends ListSection<Detail>
+ */
+final class DetailsSection extends ListSection
+{
+    public function kind(): string
+    {
+        return 'detail';
+    }
+
+    public function section(): string
+    {
+        return 'details';
+    }
+
+    public function figuresIn(): string
+    {
+        return 'details';
+    }
+
+    /** The path of every strip of every detail is most of an assessment, and long to put in words. */
+    public function figuresAreShort(): bool
+    {
+        return false;
+    }
+
+    protected function definition(): string
+    {
+        return 'Detail';
+    }
+
+    /** An opening of the schedule becomes a detail when a piece of it is changed by hand, and one again when that is undone, under the key it had. */
+    public function sharing(): array
+    {
+        return ['detail', 'opening'];
+    }
+
+    public function replace(array $file, ?string $key, Node $content): array
+    {
+        return ['openings' => self::without($file['openings'] ?? [], $key)] + parent::replace($file, $key, $content);
+    }
+
+    protected function readRow(Node $node, Reading $reading): Detail
+    {
+        $detail = DetailFormat::read($node, $reading->materials());
+        if ($detail->opening !== null && $detail->folds !== []) {
+            self::demandFoot($node->get('folds'), $detail);
+        }
+
+        return $detail;
+    }
+
+    /** Folds of one's own on an opening, whose facets lead into each other by themselves, must not close a ring with them. */
+    private static function demandFoot(Node $folds, Detail $detail): void
+    {
+        try {
+            Releases::of(new Rain(new Layout($detail)));
+        } catch (RunsInARing $ring) {
+            $folds->refuse('folds that lead water to a foot', $ring->getMessage());
+        }
+    }
+
+    protected function writeRow(object $row): array
+    {
+        return DetailWriter::write($row);
+    }
+
+    protected function title(object $row): string
+    {
+        return $row->title;
+    }
+
+    public function rows(Project $project): array
+    {
+        return $project->of(self::class);
+    }
+
+    protected function assess(Project $project, object $row): DetailAssessment
+    {
+        return new DetailAssessment($row, School::of($project->brief->schools));
+    }
+
+    protected function materials(object $row): array
+    {
+        return $row->materials();
+    }
+
+    protected function checks(object $row): array
+    {
+        return OpeningChecks::of($row);
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+namespace Apron\Project\Section;
+
+use Apron\Inspection\SiteEvent;
+use Apron\Inspection\SiteFindings;
+use Apron\Inspection\SiteFormat;
+use Apron\Json\Node;
+use Apron\Project\Project;
+use Apron\Project\Reading;
+use Apron\Project\Section;
+
+/**
+ * The site record, only ever added to; null where the project has none.
+ *
+ * @implements Section<list<SiteEvent>|null>
+ */
+final class SiteSection implements Section
+{
+    public function schema(): array
+    {
+        return ['site' => [
+            'type' => 'object',
+            'properties' => ['events' => ['type' => 'array', 'items' => ['$ref' => '#/$defs/SiteEvent']]],
+            'additionalProperties' => false,
+        ]];
+    }
+
+    public function read(Node $file, Reading $reading): ?array
+    {
+        return $file->has('site') ? SiteFormat::read($file->get('site'), $reading->rows) : null;
+    }
+
+    public function write(Project $project): array
+    {
+        $events = $project->site ?? [];
+        usort($events, SiteEvent::order(...));
+
+        return $events === [] ? [] : ['site' => ['events' => array_map(SiteFormat::write(...), $events)]];
+    }
+
+    public function findings(Project $project): array
+    {
+        return SiteFindings::of($project->details, $project->site ?? []);
+    }
+}
