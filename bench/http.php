@@ -1,8 +1,10 @@
 <?php
 
-// What people wait for, through the web server, on generated projects: ./apron bench. Times are of whole requests, measured at the client
-// on the same two cores; beside them what they were at the start of this work (../docs/reliability.md), in the same units.
-// An argument "load" adds fifty people at once.
+declare(strict_types=1);
+
+// What people wait for, through the web server, on generated projects: ./apron bench. Times are of whole requests,
+// measured at the client on the same two cores; beside them what they were at the start of this work
+// (../docs/reliability.md), in the same units. An argument "load" adds fifty people at once.
 
 use Apron\Method\Methods;
 
@@ -10,14 +12,28 @@ require __DIR__.'/../vendor/autoload.php';
 
 $url = (string) getenv('APRON_URL');
 $jar = tempnam(sys_get_temp_dir(), 'apron-bench');
-$token = fn (): string => preg_match('/XSRF-TOKEN\s+(\S+)/', (string) @file_get_contents($jar), $m) === 1 ? urldecode($m[1]) : '';
+$token = fn (): string => preg_match('/XSRF-TOKEN\s+(\S+)/', (string) @file_get_contents($jar), $m) === 1
+    ? urldecode($m[1])
+    : '';
 $handle = function (string $method, string $path, mixed $body = null) use ($url, $jar, $token): CurlHandle {
     $curl = curl_init($url.$path);
     $form = is_array($body) && reset($body) instanceof CURLFile;
-    curl_setopt_array($curl, [
-        CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 120, CURLOPT_COOKIEJAR => $jar, CURLOPT_COOKIEFILE => $jar, CURLOPT_ENCODING => 'gzip',
-        CURLOPT_HTTPHEADER => ['Accept: application/json', 'X-XSRF-TOKEN: '.$token(), ...($form ? [] : ['Content-Type: application/json'])],
-    ] + ($body === null ? [] : [CURLOPT_POSTFIELDS => $form ? $body : json_encode($body)]));
+    curl_setopt_array(
+        $curl,
+        [
+            CURLOPT_CUSTOMREQUEST => $method,
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_TIMEOUT => 120,
+            CURLOPT_COOKIEJAR => $jar,
+            CURLOPT_COOKIEFILE => $jar,
+            CURLOPT_ENCODING => 'gzip',
+            CURLOPT_HTTPHEADER => [
+                'Accept: application/json',
+                'X-XSRF-TOKEN: '.$token(),
+                ...$form ? [] : ['Content-Type: application/json'],
+            ],
+        ] + ($body === null ? [] : [CURLOPT_POSTFIELDS => $form ? $body : json_encode($body)]),
+    );
 
     return $curl;
 };
@@ -53,7 +69,14 @@ $p95 = function (array $ms): float {
 
     return $ms[(int) floor(0.95 * (count($ms) - 1))];
 };
-$line = fn (string $what, array $ms, string $before, string $aim) => printf("%-52s %8.0f %8.0f   %-14s %s\n", $what, $median($ms), max($ms), $before, $aim);
+$line = fn (string $what, array $ms, string $before, string $aim) => printf(
+    "%-52s %8.0f %8.0f   %-14s %s\n",
+    $what,
+    $median($ms),
+    max($ms),
+    $before,
+    $aim,
+);
 
 curl_exec($handle('GET', '/sign-in'));
 $ask('POST', '/api/sign-in', ['email' => 'consultant@demo.test', 'password' => 'lapped-outward']);
@@ -65,7 +88,12 @@ unset($file['site'], $file['training']);
 $file['project']['name'] = 'bench of 500 openings';
 $file['openings'] = [];
 foreach (range(1, 500) as $n) {
-    $file['openings'][] = ['id' => "s$n", 'title' => "Window $n", 'generator' => Methods::openings()[$n % 6], 'parameters' => ['width_mm' => 600 + 10 * ($n % 60), 'height_mm' => 1200, 'depth_mm' => 140]];
+    $file['openings'][] = [
+        'id' => "s$n",
+        'title' => "Window $n",
+        'generator' => Methods::openings()[$n % 6],
+        'parameters' => ['width_mm' => 600 + 10 * ($n % 60), 'height_mm' => 1200, 'depth_mm' => 140],
+    ];
 }
 $many = $bring($file);
 
@@ -75,7 +103,17 @@ $file['project']['name'] = 'bench of 10,000 readings';
 $file['site'] = ['events' => [['id' => 'v1', 'kind' => 'visit', 'at' => '2026-05-01T08:00:00Z', 'by' => 'x']]];
 $checks = ['o4.pan-upturn.left', 'o4.pan-upturn.right', 'o4.flap-over-head-strip', 'o4.slit-tape-side.left'];
 for ($n = 0; $n < 10000; $n++) {
-    $file['site']['events'][] = ['id' => "r$n", 'kind' => 'reading', 'visit' => 'v1', 'at' => gmdate('Y-m-d\TH:i:s\Z', 1777622400 + $n), 'by' => 'x', 'check' => $checks[$n % 4], 'value_mm' => 150 + $n % 50, 'typed' => (string) (150 + $n % 50), 'instrument' => 'tape measure'];
+    $file['site']['events'][] = [
+        'id' => "r$n",
+        'kind' => 'reading',
+        'visit' => 'v1',
+        'at' => gmdate('Y-m-d\TH:i:s\Z', 1777622400 + $n),
+        'by' => 'x',
+        'check' => $checks[$n % 4],
+        'value_mm' => 150 + ($n % 50),
+        'typed' => (string) (150 + ($n % 50)),
+        'instrument' => 'tape measure',
+    ];
 }
 $site = $bring($file);
 
@@ -84,10 +122,15 @@ $ask('GET', "/api/projects/$many/assessment?units=si&paths=none");
 $first = $last;
 $ask('GET', "/api/projects/$many/assessment?units=si&paths=none");
 $edit = [];
-$opening = array_values(array_filter($ask('GET', "/api/projects/$many")['openings'], fn (array $d): bool => $d['key'] === 's7'))[0];
+$opening = array_values(
+    array_filter($ask('GET', "/api/projects/$many")['openings'], fn (array $d): bool => $d['key'] === 's7'),
+)[0];
 foreach (range(1, 7) as $n) {
     $opening['content']['parameters']['width_mm'] = 700 + $n;
-    $opening = $ask('PUT', "/api/projects/$many/documents/opening/s7", ['revision' => $opening['revision'], 'content' => $opening['content']]);
+    $opening = $ask('PUT', "/api/projects/$many/documents/opening/s7", [
+        'revision' => $opening['revision'],
+        'content' => $opening['content'],
+    ]);
     $save = $last;
     $ask('GET', "/api/projects/$many/assessment?units=si&paths=none");
     $edit[] = $save + $last;
@@ -106,9 +149,15 @@ foreach (range(1, 7) as $_) {
     $page[] = $last;
 }
 $line('site page with 10,000 readings', $page, '~2000 at 2022', 'under 300');
-$database = new PDO('mysql:host='.getenv('DB_HOST').';port='.getenv('DB_PORT').';dbname='.getenv('DB_DATABASE'), (string) getenv('DB_USERNAME'), (string) getenv('DB_PASSWORD'));
+$database = new PDO(
+    'mysql:host='.getenv('DB_HOST').';port='.getenv('DB_PORT').';dbname='.getenv('DB_DATABASE'),
+    (string) getenv('DB_USERNAME'),
+    (string) getenv('DB_PASSWORD'),
+);
 $organisation = $database->query('select organisation_id from projects limit 1')->fetchColumn();
-$insert = $database->prepare('insert into projects (id, organisation_id, name, created_at, updated_at) values (?, ?, ?, now(), now())');
+$insert = $database->prepare(
+    'insert into projects (id, organisation_id, name, created_at, updated_at) values (?, ?, ?, now(), now())',
+);
 foreach (range(1, 3000) as $n) {
     $insert->execute([sprintf('01BENCH%019d', $n), $organisation, "Barn $n"]);
 }
@@ -120,19 +169,36 @@ foreach (range(1, 9) as $_) {
 $line('list of 3,000 projects, its first page', $list, '500 (memory)', 'under 100');
 
 if (($argv[1] ?? '') === 'load') {
-    $small = $bring(['project' => ['name' => 'bench of one wall'] + $demo['project']] + array_diff_key($demo, ['site' => 1, 'training' => 1]));
-    $wall = array_values(array_filter($ask('GET', "/api/projects/$small")['assemblies'], fn (array $d): bool => $d['key'] === 'w1'))[0];
+    $small = $bring(
+        ['project' => ['name' => 'bench of one wall'] + $demo['project']] +
+            array_diff_key($demo, ['site' => 1, 'training' => 1]),
+    );
+    $wall = array_values(
+        array_filter($ask('GET', "/api/projects/$small")['assemblies'], fn (array $d): bool => $d['key'] === 'w1'),
+    )[0];
     $kinds = [
         'list' => [fn () => $handle('GET', '/api/projects'), '1097'],
-        'assess' => [fn () => $handle('POST', "/api/projects/$small/assess", ['kind' => 'assembly', 'content' => $wall['content']]), '1565'],
+        'assess' => [
+            fn () => $handle('POST', "/api/projects/$small/assess", [
+                'kind' => 'assembly',
+                'content' => $wall['content'],
+            ]),
+            '1565',
+        ],
         'findings' => [fn () => $handle('GET', "/api/projects/$small/assessment?units=si&paths=none"), '2748'],
-        'save' => [function () use ($handle, $small, $wall) {
-            static $n = 0;
-            $n++;
-            $content = ['id' => "load$n", 'name' => "Load $n"] + $wall['content'];
+        'save' => [
+            function () use ($handle, $small, $wall) {
+                static $n = 0;
+                $n++;
+                $content = ['id' => "load$n", 'name' => "Load $n"] + $wall['content'];
 
-            return $handle('PUT', "/api/projects/$small/documents/assembly/load$n", ['revision' => 0, 'content' => $content]);
-        }, '3201'],
+                return $handle('PUT', "/api/projects/$small/documents/assembly/load$n", [
+                    'revision' => 0,
+                    'content' => $content,
+                ]);
+            },
+            '3201',
+        ],
     ];
     foreach ($kinds as $what => [$make, $before]) {
         [$ms, $bad] = [[], 0];
@@ -156,7 +222,15 @@ if (($argv[1] ?? '') === 'load') {
             }
             curl_multi_select($multi, 0.01);
         } while ($running > 0);
-        printf("50 at once: %-40s %8.0f %8.0f   %-14s under %.0f%s\n", "$what, median and p95 (".round(count($ms) / 8).' a second)', $median($ms), $p95($ms), "$before p95", (int) $before / 3, $bad > 0 ? "   $bad refused" : '');
+        printf(
+            "50 at once: %-40s %8.0f %8.0f   %-14s under %.0f%s\n",
+            "$what, median and p95 (".round(count($ms) / 8).' a second)',
+            $median($ms),
+            $p95($ms),
+            "$before p95",
+            (int) $before / 3,
+            $bad > 0 ? "   $bad refused" : '',
+        );
     }
 }
 unlink($jar);

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 // What the bench sets beside `apron check`: a public library that only validates the same file against its schema.
 
 require dirname(__DIR__).'/vendor/autoload.php';

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 // A headless Chromium for the screenshots and the browser tests, each with a profile of its own.
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
@@ -35,10 +37,27 @@ final class Browser
         $this->service->waitUntil(fn (string $type, string $said): bool => str_contains($said, 'started successfully'));
         $this->profile = sys_get_temp_dir().'/apron-browser-'.bin2hex(random_bytes(6));
         $options = (new ChromeOptions)->addArguments([
-            '--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update',
-            '--disable-sync', '--disable-dev-shm-usage', '--hide-scrollbars', '--force-device-scale-factor=1', "--user-data-dir={$this->profile}",
+            '--headless',
+            '--no-sandbox',
+            '--disable-gpu',
+            '--disable-quic',
+            '--no-first-run',
+            '--disable-background-networking',
+            '--disable-component-update',
+            '--disable-sync',
+            '--disable-dev-shm-usage',
+            '--hide-scrollbars',
+            '--force-device-scale-factor=1',
+            "--user-data-dir={$this->profile}",
         ]);
-        $this->driver = RemoteWebDriver::create("http://127.0.0.1:$port", DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options)->setCapability('goog:loggingPrefs', ['browser' => 'ALL']), 30000, 60000);
+        $this->driver = RemoteWebDriver::create(
+            "http://127.0.0.1:$port",
+            DesiredCapabilities::chrome()
+                ->setCapability(ChromeOptions::CAPABILITY, $options)
+                ->setCapability('goog:loggingPrefs', ['browser' => 'ALL']),
+            30000,
+            60000,
+        );
         register_shutdown_function($this->close(...));
         $this->size($width, $height);
     }
@@ -46,7 +65,12 @@ final class Browser
     public function size(int $width, int $height, bool $phone = false): void
     {
         $this->driver->manage()->window()->setSize(new WebDriverDimension($width, $height));
-        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $phone]);
+        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setDeviceMetricsOverride', [
+            'width' => $width,
+            'height' => $height,
+            'deviceScaleFactor' => 1,
+            'mobile' => $phone,
+        ]);
     }
 
     public function open(string $path): void
@@ -66,12 +90,20 @@ final class Browser
     /** Waits until a CSS selector finds something to see. */
     public function see(string $selector): Facebook\WebDriver\Remote\RemoteWebElement
     {
-        $this->until('const e = document.querySelector('.json_encode($selector).'); return e !== null && e.getClientRects().length > 0', $selector);
+        $this->until(
+            'const e = document.querySelector('.
+                json_encode($selector).
+                '); return e !== null && e.getClientRects().length > 0',
+            $selector,
+        );
 
         return $this->driver->findElement(WebDriverBy::cssSelector($selector));
     }
 
-    /** Clicks what a selector finds, once it can be clicked: a page that is drawing itself anew may take it away and bring it back. */
+    /**
+     * Clicks what a selector finds, once it can be clicked: a page that is drawing itself anew may take it away and
+     * bring it back.
+     */
     public function click(string $selector): void
     {
         $this->surely(fn () => $this->see($selector)->click());
@@ -91,7 +123,12 @@ final class Browser
                 $do();
 
                 return;
-            } catch (NoSuchElementException|StaleElementReferenceException|ElementNotInteractableException|ElementClickInterceptedException $notYet) {
+            } catch (
+                NoSuchElementException
+                |StaleElementReferenceException
+                |ElementNotInteractableException
+                |ElementClickInterceptedException $notYet
+            ) {
                 if (microtime(true) > $until) {
                     throw $notYet;
                 }
@@ -106,7 +143,15 @@ final class Browser
         $until = microtime(true) + 60;
         while ($this->driver->executeScript($script) !== true) {
             if (microtime(true) > $until) {
-                throw new RuntimeException('Waited in vain for '.($what ?? $script).' at '.$this->driver->getCurrentURL()."\n".mb_substr((string) $this->driver->executeScript('return document.body.innerText'), 0, 1500).json_encode($this->driver->manage()->getLog('browser')));
+                throw new RuntimeException(
+                    'Waited in vain for '.
+                        ($what ?? $script).
+                        ' at '.
+                        $this->driver->getCurrentURL().
+                        "\n".
+                        mb_substr((string) $this->driver->executeScript('return document.body.innerText'), 0, 1500).
+                        json_encode($this->driver->manage()->getLog('browser')),
+                );
             }
             usleep(40000);
         }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 // ./apron check FILE [--json] : the core alone, no database, no framework.
 
 require __DIR__.'/lib/guard.php';
@@ -16,7 +18,12 @@ use Apron\Rules\Words;
 /** @return array{Project, Assessment, Words} */
 function assess(string $path): array
 {
-    $json = $path === '-' ? stream_get_contents(STDIN) : (is_file($path) && is_readable($path) ? file_get_contents($path) : false);
+    $json =
+        $path === '-'
+            ? stream_get_contents(STDIN)
+            : (is_file($path) && is_readable($path)
+                ? file_get_contents($path)
+                : false);
     if ($json === false) {
         throw new FileRefused('', "no readable file “{$path}”", 'the path of a project file, or - for standard input');
     }
@@ -28,12 +35,15 @@ function assess(string $path): array
 function table(Project $project, Assessment $assessment, Words $words): string
 {
     $show = new Display($project->brief->units);
-    $lines = [$project->name];
+    $lines = [$project->brief->name];
     foreach ($assessment->assemblies as $one) {
         [$total, $u] = [$one->heat->total(), $one->heat->u()];
         $lines[] = sprintf(
-            '  %s · %s   R %s   U %s   the year: %s', $one->assembly->id, $one->assembly->name,
-            $total === null ? 'not computed' : $show->figure('r_m2k_w', $total), $u === null ? 'not computed' : $show->figure('u_w_m2k', $u),
+            '  %s · %s   R %s   U %s   the year: %s',
+            $one->assembly->id,
+            $one->assembly->name,
+            $total === null ? 'not computed' : $show->figure('r_m2k_w', $total),
+            $u === null ? 'not computed' : $show->figure('u_w_m2k', $u),
             $one->year?->verdict() ?? 'no climate',
         );
     }
@@ -41,14 +51,22 @@ function table(Project $project, Assessment $assessment, Words $words): string
         $lines[] = line($finding, $words);
     }
 
-    return implode("\n", $lines)."\n\nComputed, not approved: local code, the makers' instructions and licensed practice decide.\n";
+    return implode("\n", $lines).
+        "\n\nComputed, not approved: local code, the makers' instructions and licensed practice decide.\n";
 }
 
 function line(Finding $finding, Words $words): string
 {
     $text = $words->of($finding);
 
-    return sprintf("\n%-8s %s\n         %s\n         %s  [%s]", strtoupper($finding->severity->value), $text['title'], $text['reason'], $finding->subject, $finding->source->name);
+    return sprintf(
+        "\n%-8s %s\n         %s\n         %s  [%s]",
+        strtoupper($finding->severity->value),
+        $text['title'],
+        $text['reason'],
+        $finding->subject,
+        $finding->source->name,
+    );
 }
 
 $arguments = array_slice($argv, 1);
@@ -60,7 +78,14 @@ if (count($files) !== 1) {
 guarded($files[0], function () use ($files, $arguments): int {
     [$project, $assessment, $words] = assess($files[0]);
     echo in_array('--json', $arguments, true)
-        ? json_encode($assessment->toArray($words), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)."\n"
+        ? json_encode(
+            $assessment->toArray($words),
+            JSON_PRETTY_PRINT |
+                JSON_UNESCAPED_UNICODE |
+                JSON_UNESCAPED_SLASHES |
+                JSON_THROW_ON_ERROR |
+                JSON_PRESERVE_ZERO_FRACTION,
+        )."\n"
         : table($project, $assessment, $words);
 
     return $assessment->fails() ? 1 : 0;

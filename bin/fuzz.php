@@ -1,7 +1,10 @@
 <?php
 
-// Mutations of the demo's project file, read, assessed and written in one process: ./apron fuzz 20000 [SEED]. It looks for what no file may
-// do: an exception that is no refusal, a verdict that is no number, a file that cannot be read back as it was written, work without end.
+declare(strict_types=1);
+
+// Mutations of the demo's project file, read, assessed and written in one process: ./apron fuzz 20000 [SEED]. It looks
+// for what no file may do: an exception that is no refusal, a verdict that is no number, a file that cannot be read
+// back as it was written, work without end.
 
 require __DIR__.'/../core/autoload.php';
 
@@ -32,7 +35,27 @@ $part = clone $whole;
 unset($part->assemblies, $part->details, $part->openings);
 $parts[] = json_encode($part);
 
-const ODD = [null, true, false, 0, -1, -0.0, 1e308, 5e-324, 1e-9, 1e9, 0.5, '', "\n", 'x', '1e5', [], [[]], [0], 'steel-sheet'];
+const ODD = [
+    null,
+    true,
+    false,
+    0,
+    -1,
+    -0.0,
+    1e308,
+    5e-324,
+    1e-9,
+    1e9,
+    0.5,
+    '',
+    "\n",
+    'x',
+    '1e5',
+    [],
+    [[]],
+    [0],
+    'steel-sheet',
+];
 
 /** @return list<array{object|array<mixed>, string|int}> every place in a document */
 $places = function (mixed $node) use (&$places): array {
@@ -48,7 +71,9 @@ $places = function (mixed $node) use (&$places): array {
 };
 $mutate = function (stdClass $file) use ($random, $places): void {
     $all = array_values(array_filter($places($file), fn (array $p): bool => is_object($p[0])));
-    $numbers = array_values(array_filter($all, fn (array $p): bool => is_int($p[0]->{$p[1]}) || is_float($p[0]->{$p[1]})));
+    $numbers = array_values(
+        array_filter($all, fn (array $p): bool => is_int($p[0]->{$p[1]}) || is_float($p[0]->{$p[1]})),
+    );
     if ($numbers !== [] && $random->getInt(0, 2) > 0) {
         // Figures that may be right: most of what is wrong with a file is refused before anything is worked out.
         [$node, $key] = $numbers[$random->getInt(0, count($numbers) - 1)];
@@ -69,7 +94,8 @@ $mutate = function (stdClass $file) use ($random, $places): void {
         } elseif ($how === 3 && is_array($value)) {
             $node->{$key} = array_reverse($value);
         } elseif ($how === 4) {
-            $node->{['id', 'extra', 'thickness_mm', 'material'][$random->getInt(0, 3)]} = ODD[$random->getInt(0, count(ODD) - 1)];
+            $node->{['id', 'extra', 'thickness_mm', 'material'][$random->getInt(0, 3)]} =
+                ODD[$random->getInt(0, count(ODD) - 1)];
         } else {
             $node->{$key} = ODD[$random->getInt(0, count(ODD) - 1)];
         }
@@ -101,13 +127,28 @@ for ($n = 0; $n < $count; $n++) {
         $told[] = $cut->getMessage();
     } catch (Throwable $fault) {
         $ends['faults']++;
-        $told[] = $fault::class.': '.$fault->getMessage().' at '.basename($fault->getFile()).':'.$fault->getLine();
+        $told[] =
+            $fault::class.
+            ': '.
+            $fault->getMessage().
+            ' at '.
+            basename($fault->getFile()).
+            ':'.
+            $fault->getLine();
         file_put_contents(sys_get_temp_dir()."/apron-fuzz-$seed-$n.json", $json);
     }
     $times[] = (hrtime(true) - $began) / 1e6;
 }
 sort($times);
-printf("%d mutations, seed %d: %s; p50 %.1f ms, p99 %.0f ms, most %.0f ms\n", $count, $seed, implode(', ', array_map(fn (string $k, int $v): string => "$v $k", array_keys($ends), $ends)), $times[intdiv($count, 2)], $times[(int) (0.99 * ($count - 1))], end($times));
+printf(
+    "%d mutations, seed %d: %s; p50 %.1f ms, p99 %.0f ms, most %.0f ms\n",
+    $count,
+    $seed,
+    implode(', ', array_map(fn (string $k, int $v): string => "$v $k", array_keys($ends), $ends)),
+    $times[intdiv($count, 2)],
+    $times[(int) (0.99 * ($count - 1))],
+    end($times),
+);
 foreach (array_slice(array_count_values($told), 0, 12) as $what => $often) {
     echo "  $often × $what\n";
 }

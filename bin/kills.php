@@ -1,7 +1,9 @@
 <?php
 
-// Kills each part of a running instance with SIGKILL, over and over, while documents and readings are saved, and says what became of them.
-// Run by hand: ./apron kills 10. It works on an instance of its own and leaves nothing running.
+declare(strict_types=1);
+
+// Kills each part of a running instance with SIGKILL, over and over, while documents and readings are saved, and says
+// what became of them. Run by hand: ./apron kills 10. It works on an instance of its own and leaves nothing running.
 
 require __DIR__.'/../vendor/autoload.php';
 
@@ -26,10 +28,21 @@ $jar = tempnam(sys_get_temp_dir(), 'apron-kills');
 $ask = function (string $method, string $path, ?array $body = null) use ($port, $jar): array {
     $token = preg_match('/XSRF-TOKEN\s+(\S+)/', (string) @file_get_contents($jar), $m) === 1 ? urldecode($m[1]) : '';
     $curl = curl_init("http://127.0.0.1:$port$path");
-    curl_setopt_array($curl, [
-        CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 20, CURLOPT_COOKIEJAR => $jar, CURLOPT_COOKIEFILE => $jar,
-        CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-XSRF-TOKEN: $token"],
-    ] + ($body === null ? [] : [CURLOPT_POSTFIELDS => json_encode($body)]));
+    curl_setopt_array(
+        $curl,
+        [
+            CURLOPT_CUSTOMREQUEST => $method,
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_TIMEOUT => 20,
+            CURLOPT_COOKIEJAR => $jar,
+            CURLOPT_COOKIEFILE => $jar,
+            CURLOPT_HTTPHEADER => [
+                'Accept: application/json',
+                'Content-Type: application/json',
+                "X-XSRF-TOKEN: $token",
+            ],
+        ] + ($body === null ? [] : [CURLOPT_POSTFIELDS => json_encode($body)]),
+    );
     $said = curl_exec($curl);
     $status = (int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE);
     unset($curl);
@@ -52,24 +65,45 @@ $pid = fn (string $part): int => (int) explode(' ', (string) @file_get_contents(
 
 $app = $start();
 $until($up, 300) ?? exit("It did not start.\n".$app->getOutput().$app->getErrorOutput());
-$until(fn (): bool => $ask('POST', '/api/sign-in', ['email' => 'consultant@demo.test', 'password' => 'lapped-outward'])[0] === 200 || $ask('GET', '/sign-in')[0] !== 200, 30);
+$until(
+    fn (): bool => $ask('POST', '/api/sign-in', [
+        'email' => 'consultant@demo.test',
+        'password' => 'lapped-outward',
+    ])[0] === 200 || $ask('GET', '/sign-in')[0] !== 200,
+    30,
+);
 $project = $ask('GET', '/api/projects')[1][0]['id'];
-$wall = current(array_filter($ask('GET', "/api/projects/$project")[1]['assemblies'], fn (array $d): bool => $d['key'] === 'w1'));
+$wall = current(
+    array_filter($ask('GET', "/api/projects/$project")[1]['assemblies'], fn (array $d): bool => $d['key'] === 'w1'),
+);
 $visit = null;
 $acknowledged = ['saves' => [], 'readings' => []];
 $n = 0;
 $work = function () use ($ask, $project, &$wall, &$acknowledged, &$n, &$visit): void {
     $n++;
     $content = ['name' => "Named $n times"] + $wall['content'];
-    [$status, $said] = $ask('PUT', "/api/projects/$project/documents/assembly/w1", ['revision' => $wall['revision'], 'content' => $content, 'save' => "kill-$n"]);
+    [$status, $said] = $ask('PUT', "/api/projects/$project/documents/assembly/w1", [
+        'revision' => $wall['revision'],
+        'content' => $content,
+        'save' => "kill-$n",
+    ]);
     if ($status === 200) {
         $wall = $said;
         $acknowledged['saves'][] = $said['revision'];
     } elseif ($status === 409) {
         $wall = $said['theirs'];
     }
-    $event = $visit === null ? ['id' => 'kill-visit', 'kind' => 'visit', 'at' => '2026-11-01T08:00:00Z']
-        : ['id' => "kill-$n", 'kind' => 'reading', 'visit' => 'kill-visit', 'at' => '2026-11-01T09:00:00Z', 'check' => 'o4.pan-upturn.left', 'value_mm' => 160 + $n];
+    $event =
+        $visit === null
+            ? ['id' => 'kill-visit', 'kind' => 'visit', 'at' => '2026-11-01T08:00:00Z']
+            : [
+                'id' => "kill-$n",
+                'kind' => 'reading',
+                'visit' => 'kill-visit',
+                'at' => '2026-11-01T09:00:00Z',
+                'check' => 'o4.pan-upturn.left',
+                'value_mm' => 160 + $n,
+            ];
     if ($ask('POST', "/api/projects/$project/site/events", ['events' => [$event]])[0] === 200) {
         $visit ??= true;
         $acknowledged['readings'][] = $event['id'];
@@ -82,17 +116,37 @@ $lost = function () use ($ask, $project, &$acknowledged): array {
     // The list of revisions holds the newest two hundred.
     $saves = array_filter($acknowledged['saves'], fn (int $r): bool => $r >= min($revisions ?: [0]));
 
-    return [count(array_diff($saves, $revisions)), count(array_diff($acknowledged['readings'], $events)), count($events) - count(array_unique($events))];
+    return [
+        count(array_diff($saves, $revisions)),
+        count(array_diff($acknowledged['readings'], $events)),
+        count($events) - count(array_unique($events)),
+    ];
 };
 
-printf("%-22s %5s %14s %18s %6s %8s\n", 'killed with SIGKILL', 'times', 'up again', 'median · most, s', 'lost', 'doubled');
+printf(
+    "%-22s %5s %14s %18s %6s %8s\n",
+    'killed with SIGKILL',
+    'times',
+    'up again',
+    'median · most, s',
+    'lost',
+    'doubled',
+);
 $bad = 0;
 $report = function (string $what, array $waits) use ($times, $lost, &$bad): void {
     $known = array_values(array_filter($waits, fn (?float $w): bool => $w !== null));
     sort($known);
     [$saves, $readings, $doubled] = $lost();
     $bad += $times - count($known) + $saves + $readings + $doubled;
-    printf("%-22s %5d %14s %18s %6d %8d\n", $what, count($waits), count($known).' of '.count($waits), $known === [] ? '–' : sprintf('%.1f · %.1f', $known[intdiv(count($known), 2)], end($known)), $saves + $readings, $doubled);
+    printf(
+        "%-22s %5d %14s %18s %6d %8d\n",
+        $what,
+        count($waits),
+        count($known).' of '.count($waits),
+        $known === [] ? '–' : sprintf('%.1f · %.1f', $known[intdiv(count($known), 2)], end($known)),
+        $saves + $readings,
+        $doubled,
+    );
 };
 foreach (['database', 'nginx', 'fpm', 'queue'] as $part) {
     $waits = [];

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 // ./apron shots : one picture of each main view, from the demo.
 
 require __DIR__.'/../vendor/autoload.php';
@@ -15,27 +17,54 @@ $browser->until('return /^\/p\/[^/]+\/brief/.test(location.pathname)');
 $project = explode('/', (string) parse_url($browser->driver->getCurrentURL(), PHP_URL_PATH))[2];
 
 // A project that nobody has said anything of yet.
-$fresh = (string) $browser->driver->executeAsyncScript('const done = arguments[0]; const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]); fetch("/api/projects", { method: "POST", body: JSON.stringify({ name: "Boathouse", units: "si" }), headers: { "Content-Type": "application/json", Accept: "application/json", "X-XSRF-TOKEN": token } }).then((r) => r.json()).then((p) => done(p.id))');
+$fresh = (string) $browser->driver->executeAsyncScript(
+    'const done = arguments[0]; const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]); fetch("/api/projects", { method: "POST", body: JSON.stringify({ name: "Boathouse", units: "si" }), headers: { "Content-Type": "application/json", Accept: "application/json", "X-XSRF-TOKEN": token } }).then((r) => r.json()).then((p) => done(p.id))',
+);
 
 $views = [
     'first-minute' => ['brief', '[data-first-minute] [data-climate]', null],
     'brief' => ['brief', '[data-line="indoor dew point"]', null],
     'assembly' => ['assemblies/w1?layer=l3', '[data-figure=u]', null],
-    'cures' => ['assemblies/w2', '[data-finding^="year.dries"] button.act', 'document.querySelector("[data-finding^=\"year.dries\"] button.act").click()'],
+    'cures' => [
+        'assemblies/w2',
+        '[data-finding^="year.dries"] button.act',
+        'document.querySelector("[data-finding^=\"year.dries\"] button.act").click()',
+    ],
     'beside' => ['assemblies/w2/beside', '[data-beside="w2.c"]', null],
     'climates' => ['assemblies/w2/climates', '[data-drawing=sweep]', null],
     'materials' => ['materials/smart-film-nylon', '[data-material="smart-film-nylon"]', null],
     'findings' => ['findings', '[data-finding]', null],
     'sequence' => ['sequences/o4', '[data-drawing=unfolded]', 'document.querySelector("[data-step=\"6\"]").click()'],
-    'rain' => ['sequences/o4', '[data-drawing=unfolded]', 'document.querySelector("[data-step=\\"7\\"]").click(); [...document.querySelectorAll("button")].find((b) => b.textContent.startsWith("run the rain")).click()'],
-    'two-planes' => ['sequences/o2', '[data-drawing=unfolded]', '[...document.querySelectorAll("button")].find((b) => b.textContent.startsWith("run the rain")).click()'],
-    'cards' => ['sequences/o4/cards', '[data-card]', 'document.querySelector("[data-card=\"3\"]").parentElement.scrollIntoView()'],
+    'rain' => [
+        'sequences/o4',
+        '[data-drawing=unfolded]',
+        'document.querySelector("[data-step=\\"7\\"]").click(); [...document.querySelectorAll("button")].find((b) => b.textContent.startsWith("run the rain")).click()',
+    ],
+    'two-planes' => [
+        'sequences/o2',
+        '[data-drawing=unfolded]',
+        '[...document.querySelectorAll("button")].find((b) => b.textContent.startsWith("run the rain")).click()',
+    ],
+    'cards' => [
+        'sequences/o4/cards',
+        '[data-card]',
+        'document.querySelector("[data-card=\"3\"]").parentElement.scrollIntoView()',
+    ],
     'joint' => ['sequences/o4/joint', '[data-depth]', null],
-    'practice' => ['sequences/o4/try?seed=2', '[data-order] li', '[...document.querySelectorAll("button")].find((b) => b.textContent.startsWith("run the rain")).click()', '[data-worst]'],
+    'practice' => [
+        'sequences/o4/try?seed=2',
+        '[data-order] li',
+        '[...document.querySelectorAll("button")].find((b) => b.textContent.startsWith("run the rain")).click()',
+        '[data-worst]',
+    ],
     'site' => ['site', '[data-drawing=unfolded]', null],
     'report' => ['report', 'button.act', null],
     'phone-assembly' => ['assemblies/w1', '[data-figure=u]', null],
-    'phone-reading' => ['site/check/o4.head-strip-past-jamb.left', '[data-drawing=unfolded]', '[["4"],["6"],["mm"]].forEach(([k]) => document.querySelector(`button[aria-label="${k}"]`).click())'],
+    'phone-reading' => [
+        'site/check/o4.head-strip-past-jamb.left',
+        '[data-drawing=unfolded]',
+        '[["4"],["6"],["mm"]].forEach(([k]) => document.querySelector(`button[aria-label="${k}"]`).click())',
+    ],
     'phone-faults' => ['site/faults', '[data-fault]', null],
 ];
 foreach ($views as $name => $view) {
@@ -46,17 +75,25 @@ foreach ($views as $name => $view) {
     str_starts_with($name, 'phone') ? $browser->size(390, 844, true) : $browser->size(1280, 800);
     $browser->open('/p/'.($name === 'first-minute' ? $fresh : $project)."/$path");
     $browser->see($wait);
-    $browser->until('return document.fonts.status === "loaded" && !/opening the sheet|assessing|looking for what/.test(document.body.innerText)');
+    $browser->until(
+        'return document.fonts.status === "loaded" && !/opening the sheet|assessing|looking for what/.test(document.body.innerText)',
+    );
     if ($script !== null) {
         $browser->driver->executeScript($script);
         $browser->see($view[3] ?? $wait);
-        $browser->until('return !/looking for what/.test(document.body.innerText) && document.getAnimations().length === 0');
+        $browser->until(
+            'return !/looking for what/.test(document.body.innerText) && document.getAnimations().length === 0',
+        );
         // Water begins to run when it has been drawn: once more, when that may have begun.
-        $browser->driver->executeAsyncScript('const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(() => done()))');
+        $browser->driver->executeAsyncScript(
+            'const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(() => done()))',
+        );
         $browser->until('return document.getAnimations().length === 0');
     }
     // Two frames after the last change everything is painted.
-    $browser->driver->executeAsyncScript('const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(() => done()))');
+    $browser->driver->executeAsyncScript(
+        'const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(() => done()))',
+    );
     $browser->driver->takeScreenshot("$folder/$name.png");
     echo "$name.png\n";
 }

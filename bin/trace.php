@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 // ./apron trace FILE : the paths that water takes on the details of a file, in words, by the core alone.
 
 require __DIR__.'/lib/guard.php';
@@ -17,7 +19,12 @@ if ($path === null) {
     exit(2);
 }
 guarded($path, function () use ($path, $only): int {
-    $json = $path === '-' ? stream_get_contents(STDIN) : (is_file($path) && is_readable($path) ? file_get_contents($path) : false);
+    $json =
+        $path === '-'
+            ? stream_get_contents(STDIN)
+            : (is_file($path) && is_readable($path)
+                ? file_get_contents($path)
+                : false);
     if ($json === false) {
         throw new FileRefused('', "no readable file “{$path}”", 'the path of a project file, or - for standard input');
     }
@@ -34,9 +41,14 @@ guarded($path, function () use ($path, $only): int {
         echo "{$detail->id} · {$detail->title}: {$assessed->worst()->told()}\n";
         foreach ($assessed->strips as $strip) {
             printf(
-                "\n  %s, %s, %s to %s: %s (%s)%s\n", $words->listed('release', $strip->source), $words->listed('facet', $strip->facet),
-                $show->figure('u_mm', $strip->u0), $show->figure('u_mm', $strip->u1),
-                $strip->outcome->told(), $strip->severity->value, $strip->lines > 0 ? ", lines of defence $strip->lines" : '',
+                "\n  %s, %s, %s to %s: %s (%s)%s\n",
+                $words->listed('release', $strip->source),
+                $words->listed('facet', $strip->facet),
+                $show->figure('u_mm', $strip->u0),
+                $show->figure('u_mm', $strip->u1),
+                $strip->outcome->told(),
+                $strip->severity->value,
+                $strip->lines > 0 ? ", lines of defence $strip->lines" : '',
             );
             foreach (DetailAssessment::path($strip->told(), $words) as $step) {
                 echo "    it $step\n";

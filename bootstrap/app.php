@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 use App\Http\Middleware\Budget;
 use App\Http\Middleware\ContentPolicy;
 use App\Http\Middleware\NamedHosts;
@@ -17,15 +19,29 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->append(ContentPolicy::class);
         $middleware->alias(['budget' => Budget::class]);
         $middleware->redirectGuestsTo('/sign-in');
-        // Whose word about address and scheme is taken, and under which names the application answers: both by configuration, neither by default.
-        $proxies = array_filter(explode(',', (string) ($_SERVER['APRON_PROXIES'] ?? $_ENV['APRON_PROXIES'] ?? getenv('APRON_PROXIES') ?: '')));
+        // Whose word about address and scheme is taken, and under which names the application answers: both by
+        // configuration, neither by default.
+        $proxies = array_filter(
+            explode(
+                ',',
+                (string) ($_SERVER['APRON_PROXIES'] ?? ($_ENV['APRON_PROXIES'] ?? getenv('APRON_PROXIES')) ?: ''),
+            ),
+        );
         if ($proxies !== []) {
-            $middleware->trustProxies(at: array_values($proxies), headers: Request::HEADER_X_FORWARDED_FOR | Request::HEADER_X_FORWARDED_PROTO | Request::HEADER_X_FORWARDED_HOST | Request::HEADER_X_FORWARDED_PORT);
+            $middleware->trustProxies(
+                at: array_values($proxies),
+                headers: Request::HEADER_X_FORWARDED_FOR |
+                    Request::HEADER_X_FORWARDED_PROTO |
+                    Request::HEADER_X_FORWARDED_HOST |
+                    Request::HEADER_X_FORWARDED_PORT,
+            );
         }
         $middleware->prepend(NamedHosts::class);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
+        $exceptions->shouldRenderJsonWhen(
+            fn (Request $request): bool => $request->is('api/*') || $request->expectsJson(),
+        );
         Refusals::register($exceptions);
     })
     ->create();

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 return [
     'default' => 'mariadb',
     'connections' => [
@@ -16,7 +18,12 @@ return [
             'engine' => 'InnoDB',
         ],
     ],
-    // Where APRON_REDIS=redis://… is set: sessions, limits and the queue leave this machine, so that there may be more of it.
-    'redis' => ['client' => 'predis', 'options' => ['prefix' => 'apron:'], 'default' => ['url' => env('APRON_REDIS', 'redis://127.0.0.1:6379')]],
+    // Where APRON_REDIS=redis://… is set: sessions, limits and the queue leave this machine, so that there may be more
+    // of it.
+    'redis' => [
+        'client' => 'predis',
+        'options' => ['prefix' => 'apron:'],
+        'default' => ['url' => env('APRON_REDIS', 'redis://127.0.0.1:6379')],
+    ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => true],
 ];

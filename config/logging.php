@@ -1,10 +1,17 @@
 <?php
 
+declare(strict_types=1);
+
 return [
     'default' => 'single',
     'deprecations' => ['channel' => 'null', 'trace' => false],
     'channels' => [
-        'single' => ['driver' => 'single', 'path' => env('APRON_LOG', storage_path('logs/apron.log')), 'level' => env('LOG_LEVEL', 'warning'), 'replace_placeholders' => true],
+        'single' => [
+            'driver' => 'single',
+            'path' => env('APRON_LOG', storage_path('logs/apron.log')),
+            'level' => env('LOG_LEVEL', 'warning'),
+            'replace_placeholders' => true,
+        ],
         'null' => ['driver' => 'monolog', 'handler' => Monolog\Handler\NullHandler::class],
         'emergency' => ['path' => storage_path('logs/apron.log')],
     ],

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 return [
     'driver' => env('SESSION_DRIVER', env('APRON_REDIS') ? 'redis' : 'file'),
     'lifetime' => 720,

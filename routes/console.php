@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 use App\Jobs\PrintReport;
 use App\Models\Organisation;
 use App\Models\Project;
@@ -37,10 +39,16 @@ Artisan::command('apron:demo', function (ProjectImport $import, PhotographIntake
 
 Artisan::command('apron:take-up', function (): void {
     // The worker is not running yet: whatever is marked as being worked on was cut short.
-    DB::table('jobs')->whereNotNull('reserved_at')->update(['reserved_at' => null, 'available_at' => now()->getTimestamp()]);
+    DB::table('jobs')
+        ->whereNotNull('reserved_at')
+        ->update(['reserved_at' => null, 'available_at' => now()->getTimestamp()]);
     foreach (Report::where('state', 'printing')->get() as $report) {
         $report->update(['state' => 'queued', 'percent' => 0, 'doing' => 'taken up again']);
-        if (! DB::table('jobs')->where('payload', 'like', "%{$report->id}%")->exists()) {
+        if (
+            ! DB::table('jobs')
+                ->where('payload', 'like', "%{$report->id}%")
+                ->exists()
+        ) {
             PrintReport::dispatch($report->id);
         }
     }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 use App\Http\Controllers\AssemblyController;
 use App\Http\Controllers\ClimateController;
 use App\Http\Controllers\DocumentController;
@@ -13,11 +15,21 @@ use Illuminate\Support\Facades\Route;
 
 Route::view('/sign-in', 'app')->name('login');
 // For whoever watches over the machine: the pages answer and the database does.
-Route::get('/up', fn () => response(Illuminate\Support\Facades\DB::scalar('select 1') === 1 ? 'up' : 'down', headers: ['Content-Type' => 'text/plain']))->withoutMiddleware('web');
+Route::get(
+    '/up',
+    fn () => response(
+        Illuminate\Support\Facades\DB::scalar('select 1') === 1 ? 'up' : 'down',
+        headers: ['Content-Type' => 'text/plain'],
+    ),
+)->withoutMiddleware('web');
 Route::post('/api/sign-in', [SessionController::class, 'signIn'])->middleware('throttle:sign-in');
-Route::get('/print/{report}', [ReportController::class, 'pages'])->middleware('signed')->name('print');
+Route::get('/print/{report}', [ReportController::class, 'pages'])
+    ->middleware('signed')
+    ->name('print');
 
-Route::get('/print/{report}/photographs/{digest}', [ReportController::class, 'photograph'])->middleware('signed:relative')->name('print.photograph');
+Route::get('/print/{report}/photographs/{digest}', [ReportController::class, 'photograph'])
+    ->middleware('signed:relative')
+    ->name('print.photograph');
 
 Route::middleware(['auth', 'auth.session', 'throttle:api'])->group(function (): void {
     Route::prefix('api')->group(function (): void {
@@ -49,7 +61,10 @@ Route::middleware(['auth', 'auth.session', 'throttle:api'])->group(function (): 
                 Route::post('joinery', [SequenceController::class, 'joinery']);
                 Route::get('sequences/{key}', [SequenceController::class, 'sequence'])->middleware('budget:5');
                 Route::get('sequences/{key}/drill', [SequenceController::class, 'shuffle']);
-                Route::post('sequences/{key}/drill', [SequenceController::class, 'drill'])->middleware(['throttle:costly', 'budget:8']);
+                Route::post('sequences/{key}/drill', [SequenceController::class, 'drill'])->middleware([
+                    'throttle:costly',
+                    'budget:8',
+                ]);
                 Route::get('drills', [SequenceController::class, 'drills']);
                 Route::get('site', [SiteController::class, 'show']);
                 Route::get('photographs/{digest}', [SiteController::class, 'photograph']);
@@ -65,11 +80,13 @@ Route::middleware(['auth', 'auth.session', 'throttle:api'])->group(function (): 
                 Route::delete('documents/{kind}/{key}', [DocumentController::class, 'remove']);
             });
         });
-        Route::prefix('reports/{report}')->middleware('can:view,report')->group(function (): void {
-            Route::get('', [ReportController::class, 'show']);
-            Route::get('file', [ReportController::class, 'file']);
-            Route::post('cancel', [ReportController::class, 'cancel'])->can('cancel', 'report');
-        });
+        Route::prefix('reports/{report}')
+            ->middleware('can:view,report')
+            ->group(function (): void {
+                Route::get('', [ReportController::class, 'show']);
+                Route::get('file', [ReportController::class, 'file']);
+                Route::post('cancel', [ReportController::class, 'cancel'])->can('cancel', 'report');
+            });
     });
     // Every other page is the application's own; its routes are in resources/js.
     Route::view('/{page?}', 'app')->where('page', '^(?!api/|build/).*$');

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 use Apron\Json\Node;
 use Apron\Project\ListSection;
 use Apron\Project\Project;
@@ -19,7 +21,17 @@ final class Note implements Assessed
 
     public function findings(): array
     {
-        return $this->asks() ? [new Finding('document.broken', Severity::Note, "notes/$this->id", ['id' => $this->id, 'at' => '/notes', 'found' => $this->says, 'expected' => 'an answer'], Source::computed('a test'))] : [];
+        return $this->asks()
+            ? [
+                new Finding(
+                    'document.broken',
+                    Severity::Note,
+                    "notes/$this->id",
+                    ['id' => $this->id, 'at' => '/notes', 'found' => $this->says, 'expected' => 'an answer'],
+                    Source::computed('a test'),
+                ),
+            ]
+            : [];
     }
 
     public function toArray(Words $words): array

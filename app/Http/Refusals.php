@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Http;
 
 use App\Project\OtherContent;
@@ -16,18 +18,51 @@ final class Refusals
 {
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([FileRefused::class, CannotGenerate::class, StaleSave::class, OtherContent::class, TakesTooLong::class, RunsInARing::class]);
-        $exceptions->render(fn (FileRefused $e): JsonResponse => self::answer($e->pointer, $e->value, $e->expected, $e->getMessage()));
-        $exceptions->render(fn (CannotGenerate $e): JsonResponse => self::answer('/parameters/'.$e->parameter, (string) $e->value, $e->expected, $e->getMessage()));
-        $exceptions->render(fn (StaleSave $e): JsonResponse => new JsonResponse([
-            'message' => $e->getMessage(), 'theirs' => $e->current->toShape(), 'yours' => $e->offered,
-        ], 409));
-        $exceptions->render(fn (OtherContent $e): JsonResponse => new JsonResponse(['message' => $e->getMessage(), 'event' => $e->event], 409));
-        $exceptions->render(fn (TakesTooLong|RunsInARing $e): JsonResponse => new JsonResponse(['message' => $e->getMessage()], 422));
+        $exceptions->dontReport([
+            FileRefused::class,
+            CannotGenerate::class,
+            StaleSave::class,
+            OtherContent::class,
+            TakesTooLong::class,
+            RunsInARing::class,
+        ]);
+        $exceptions->render(
+            fn (FileRefused $e): JsonResponse => self::answer($e->pointer, $e->value, $e->expected, $e->getMessage()),
+        );
+        $exceptions->render(
+            fn (CannotGenerate $e): JsonResponse => self::answer(
+                '/parameters/'.$e->parameter,
+                (string) $e->value,
+                $e->expected,
+                $e->getMessage(),
+            ),
+        );
+        $exceptions->render(
+            fn (StaleSave $e): JsonResponse => new JsonResponse(
+                [
+                    'message' => $e->getMessage(),
+                    'theirs' => $e->current->toShape(),
+                    'yours' => $e->offered,
+                ],
+                409,
+            ),
+        );
+        $exceptions->render(
+            fn (OtherContent $e): JsonResponse => new JsonResponse(
+                ['message' => $e->getMessage(), 'event' => $e->event],
+                409,
+            ),
+        );
+        $exceptions->render(
+            fn (TakesTooLong|RunsInARing $e): JsonResponse => new JsonResponse(['message' => $e->getMessage()], 422),
+        );
     }
 
     private static function answer(string $pointer, string $value, string $expected, string $message): JsonResponse
     {
-        return new JsonResponse(['message' => $message, 'pointer' => $pointer, 'value' => $value, 'expected' => $expected], 422);
+        return new JsonResponse(
+            ['message' => $message, 'pointer' => $pointer, 'value' => $value, 'expected' => $expected],
+            422,
+        );
     }
 }

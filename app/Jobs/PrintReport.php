@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Jobs;
 
 use App\Models\Report;
@@ -40,15 +42,30 @@ class PrintReport implements ShouldQueue
         }
         $path = "reports/{$this->report}.pdf";
         Storage::put($path, $pdf);
-        Report::whereKey($this->report)->where('state', 'printing')->update(['state' => 'done', 'percent' => 100, 'doing' => 'printed', 'path' => $path]);
+        Report::whereKey($this->report)
+            ->where('state', 'printing')
+            ->update(['state' => 'done', 'percent' => 100, 'doing' => 'printed', 'path' => $path]);
     }
 
     public function failed(?\Throwable $why): void
     {
-        Report::whereKey($this->report)->where('state', '!=', 'cancelled')->update(['state' => 'failed', 'doing' => mb_strimwidth('the printer stopped: '.(trim((string) $why?->getMessage()) ?: 'no reason was given'), 0, 250, '…')]);
+        Report::whereKey($this->report)
+            ->where('state', '!=', 'cancelled')
+            ->update([
+                'state' => 'failed',
+                'doing' => mb_strimwidth(
+                    'the printer stopped: '.(trim((string) $why?->getMessage()) ?: 'no reason was given'),
+                    0,
+                    250,
+                    '…',
+                ),
+            ]);
     }
 
-    /** @return bool whether to go on: false once somebody has cancelled, or it has been printed by another that took it up */
+    /**
+     * @return bool whether to go on: false once somebody has cancelled, or it has been printed by another that took it
+     *   up
+     */
     private function say(string $doing, int $percent): bool
     {
         $report = Report::find($this->report);

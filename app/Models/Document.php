@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
@@ -42,12 +44,24 @@ class Document extends Model
     {
         $content = json_decode($this->content, false, 64, JSON_THROW_ON_ERROR);
 
-        return $content instanceof \stdClass ? $content : throw new \LogicException("the document {$this->id} is no object");
+        return $content instanceof \stdClass
+            ? $content
+            : throw new \LogicException("the document {$this->id} is no object");
     }
 
-    /** @return array{kind: string, key: string, revision: int, content: \stdClass, save: string|null, broken: string|null} */
+    /**
+     * @return array{kind: string, key: string, revision: int, content: \stdClass, save: string|null,
+     *   broken: string|null}
+     */
     public function toShape(?string $broken = null): array
     {
-        return ['kind' => $this->kind, 'key' => $this->key, 'revision' => $this->revision, 'content' => $this->decoded(), 'save' => $this->save, 'broken' => $broken];
+        return [
+            'kind' => $this->kind,
+            'key' => $this->key,
+            'revision' => $this->revision,
+            'content' => $this->decoded(),
+            'save' => $this->save,
+            'broken' => $broken,
+        ];
     }
 }

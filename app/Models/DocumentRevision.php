@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
@@ -23,7 +25,9 @@ class DocumentRevision extends Model
     public function toShape(): array
     {
         return [
-            'number' => $this->number, 'at' => $this->created_at->toIso8601ZuluString(), 'by' => $this->by,
+            'number' => $this->number,
+            'at' => $this->created_at->toIso8601ZuluString(),
+            'by' => $this->by,
             'content' => $this->content === null ? null : json_decode($this->content, false, 64, JSON_THROW_ON_ERROR),
         ];
     }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
@@ -28,6 +30,15 @@ class DrillRun extends Model
     /** @return array<string, mixed> */
     public function toShape(): array
     {
-        return ['detail' => $this->detail, 'title' => $this->title, 'by' => $this->by, 'at' => $this->at, 'order' => $this->order, 'tries' => $this->tries, 'broken' => $this->broken, 'worst' => $this->worst];
+        return [
+            'detail' => $this->detail,
+            'title' => $this->title,
+            'by' => $this->by,
+            'at' => $this->at,
+            'order' => $this->order,
+            'tries' => $this->tries,
+            'broken' => $this->broken,
+            'worst' => $this->worst,
+        ];
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
@@ -28,7 +30,9 @@ class Project extends Model
     /** Something of it changed: what is kept of its assessment is of before. */
     public function changed(): void
     {
-        $this->newQuery()->whereKey($this->id)->update(['version' => DB::raw('version + 1'), 'updated_at' => now()]);
+        $this->newQuery()
+            ->whereKey($this->id)
+            ->update(['version' => DB::raw('version + 1'), 'updated_at' => now()]);
     }
 
     /** @return HasMany<SiteEvent, $this> */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
@@ -32,6 +34,13 @@ class Report extends Model
     /** @return array<string, mixed> */
     public function toShape(): array
     {
-        return ['id' => $this->id, 'state' => $this->state, 'percent' => $this->percent, 'doing' => $this->doing, 'by' => $this->by, 'at' => $this->created_at?->toIso8601ZuluString()];
+        return [
+            'id' => $this->id,
+            'state' => $this->state,
+            'percent' => $this->percent,
+            'doing' => $this->doing,
+            'by' => $this->by,
+            'at' => $this->created_at?->toIso8601ZuluString(),
+        ];
     }
 }

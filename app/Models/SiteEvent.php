@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
@@ -26,9 +28,13 @@ class SiteEvent extends Model
     public static function record(Project $project, array $event, User $by, bool $imported = false): void
     {
         self::create([
-            'project_id' => $project->id, 'event' => $event['id'], 'kind' => $event['kind'],
+            'project_id' => $project->id,
+            'event' => $event['id'],
+            'kind' => $event['kind'],
             'content' => json_encode($event, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR),
-            'received_at' => now(), 'user_id' => $by->id, 'imported' => $imported,
+            'received_at' => now(),
+            'user_id' => $by->id,
+            'imported' => $imported,
         ]);
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Project;
 
 use App\Models\Document;
@@ -50,7 +52,9 @@ final class CanonicalContent
      */
     private function standsUnderOthers(DocumentSection $section, Collection $base, string $key, Node $content): bool
     {
-        $stored = $section->isBase() ? $base->first(fn (Document $d): bool => $d->kind === $section->kind() && $d->key === $key) : null;
+        $stored = $section->isBase()
+            ? $base->first(fn (Document $d): bool => $d->kind === $section->kind() && $d->key === $key)
+            : null;
 
         return $stored !== null && self::bearing($stored->decoded()) !== self::bearing($content->raw());
     }
@@ -82,7 +86,11 @@ final class CanonicalContent
     {
         $id = $content->optional('id')?->raw();
         if ($section instanceof ListSection && $id !== $key) {
-            throw new FileRefused("/{$section->section()}/0/id", json_encode($id, JSON_THROW_ON_ERROR), "the id “{$key}” it is saved under");
+            throw new FileRefused(
+                "/{$section->section()}/0/id",
+                json_encode($id, JSON_THROW_ON_ERROR),
+                "the id “{$key}” it is saved under",
+            );
         }
     }
 
@@ -101,7 +109,11 @@ final class CanonicalContent
     {
         foreach ($core->broken as $broken) {
             if (! isset($before["$broken->section/$broken->id"])) {
-                throw new FileRefused("/$broken->section/$broken->id", "{$broken->why->value} ({$broken->why->pointer})", $broken->why->expected);
+                throw new FileRefused(
+                    "/$broken->section/$broken->id",
+                    "{$broken->why->value} ({$broken->why->pointer})",
+                    $broken->why->expected,
+                );
             }
         }
     }

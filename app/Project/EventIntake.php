@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Project;
 
 use App\Models\Project;
@@ -22,8 +24,11 @@ final class EventIntake
     /** @var array<string, true> digests of photographs that are here */
     private array $photographs = [];
 
-    public function __construct(private readonly Project $project, private readonly User $by, private readonly SiteAsked $asked)
-    {
+    public function __construct(
+        private readonly Project $project,
+        private readonly User $by,
+        private readonly SiteAsked $asked,
+    ) {
     }
 
     /**
@@ -66,7 +71,9 @@ final class EventIntake
     {
         $raw = $node->raw();
 
-        return $raw instanceof \stdClass ? $node->with(['by' => $this->by->name, 'account' => $this->by->id]) : $node->refuse('an object');
+        return $raw instanceof \stdClass
+            ? $node->with(['by' => $this->by->name, 'account' => $this->by->id])
+            : $node->refuse('an object');
     }
 
     /** @param  list<CoreEvent>  $events */
@@ -74,10 +81,23 @@ final class EventIntake
     {
         $ids = array_map(fn (CoreEvent $e): string => $e->id, $events);
         $this->known = $this->project->siteEvents()->whereIn('event', $ids)->pluck('content', 'event')->all();
-        $named = array_merge($ids, ...array_map(fn (CoreEvent $e): array => array_filter([$e->visit, $e->supersedes, $e->fault]), $events));
-        $this->kinds = $this->project->siteEvents()->whereIn('event', array_values(array_unique($named)))->pluck('kind', 'event')->all();
+        $named = array_merge(
+            $ids,
+            ...array_map(fn (CoreEvent $e): array => array_filter([$e->visit, $e->supersedes, $e->fault]), $events),
+        );
+        $this->kinds = $this->project
+            ->siteEvents()
+            ->whereIn('event', array_values(array_unique($named)))
+            ->pluck('kind', 'event')
+            ->all();
         $digests = array_merge([], ...array_map(fn (CoreEvent $e): array => $e->photographs, $events));
-        $this->photographs = $digests === [] ? [] : array_fill_keys($this->project->photographs()->whereIn('sha256', $digests)->pluck('sha256')->all(), true);
+        $this->photographs =
+            $digests === []
+                ? []
+                : array_fill_keys(
+                    $this->project->photographs()->whereIn('sha256', $digests)->pluck('sha256')->all(),
+                    true,
+                );
     }
 
     /**
@@ -88,7 +108,11 @@ final class EventIntake
     private function demandSame(string $id, array $row): void
     {
         $there = json_decode($this->known[$id], true);
-        $said = fn (array $event): array => array_diff_key(json_decode($this->text($event), true), ['by' => 1, 'account' => 1, 'asked' => 1]);
+        $said = fn (array $event): array => array_diff_key(json_decode($this->text($event), true), [
+            'by' => 1,
+            'account' => 1,
+            'asked' => 1,
+        ]);
         if ($said($there) != $said($row)) {
             throw new OtherContent($id);
         }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Project;
 
 use App\Models\Document;
@@ -22,8 +24,9 @@ use Apron\Rules\Finding;
 use Apron\Rules\Words;
 
 /**
- * What is said of a project, kept document by document under all that it depends on: its own content, the brief's, the materials it is made
- * of, and the edition of the rules. What has changed is assessed; the rest is put together from what is kept.
+ * What is said of a project, kept document by document under all that it depends on: its own content, the brief's, the
+ * materials it is made of, and the edition of the rules. What has changed is assessed; the rest is put together from
+ * what is kept.
  *
  * @phpstan-import-type AskingCheck from CheckFormat
  */
@@ -31,8 +34,11 @@ final class KeptAssessment
 {
     private ?string $edition = null;
 
-    public function __construct(private readonly Catalogue $catalogue, private readonly StoredProject $stored, private readonly KeptRows $rows)
-    {
+    public function __construct(
+        private readonly Catalogue $catalogue,
+        private readonly StoredProject $stored,
+        private readonly KeptRows $rows,
+    ) {
     }
 
     /** JSON as `apron-assessment/1`, without the paths of its details. */
@@ -64,7 +70,9 @@ final class KeptAssessment
         foreach ($this->stored->withoutRecord($project)->broken as $broken) {
             foreach ($this->stored->sections->documents() as $section) {
                 if ($section->section() === $broken->section) {
-                    $why[$section->kind().'/'.($broken->id === '' ? $section->kind() : $broken->id)] = $broken->why->getMessage();
+                    $why[
+                        $section->kind().'/'.($broken->id === '' ? $section->kind() : $broken->id)
+                    ] = $broken->why->getMessage();
                 }
             }
         }
@@ -123,26 +131,47 @@ final class KeptAssessment
             $rows[] = [SiteSheet::asCheck($row), (string) $told->detail_title];
         }
 
-        return array_map(fn (Finding $finding): array => Assessment::shape($finding, $words), SiteFindings::ofRecord($rows, $events));
+        return array_map(
+            fn (Finding $finding): array => Assessment::shape($finding, $words),
+            SiteFindings::ofRecord($rows, $events),
+        );
     }
 
     /** @return array<string, \stdClass> what is said of each document, in the order of the file, by kind and key */
     private function parts(Project $project, UnitSystem $units): array
     {
         // Plain rows, for there may be thousands and nothing but their hashes is looked at.
-        $documents = $project->documents()->toBase()->get(['id', 'kind', 'key', 'position', 'hash'])->all();
+        $documents = $project
+            ->documents()
+            ->toBase()
+            ->get(['id', 'kind', 'key', 'position', 'hash'])
+            ->all();
         $rank = array_flip(array_map(fn ($section): string => $section->kind(), $this->stored->sections->documents()));
         $documents = array_filter($documents, fn (\stdClass $d): bool => isset($rank[$d->kind]));
-        usort($documents, fn (\stdClass $a, \stdClass $b): int => [$rank[$a->kind], $a->position, $a->key] <=> [$rank[$b->kind], $b->position, $b->key]);
+        usort(
+            $documents,
+            fn (\stdClass $a, \stdClass $b): int => [$rank[$a->kind], $a->position, $a->key] <=> [
+                $rank[$b->kind],
+                $b->position,
+                $b->key,
+            ],
+        );
         $brief = array_column($documents, 'hash', 'kind')[(new BriefSection)->kind()] ?? '';
         $material = (new MaterialsSection)->kind();
-        $materials = array_column(array_filter($documents, fn (\stdClass $d): bool => $d->kind === $material), 'hash', 'key');
+        $materials = array_column(
+            array_filter($documents, fn (\stdClass $d): bool => $d->kind === $material),
+            'hash',
+            'key',
+        );
         $kept = $this->rows->parts($project, $units);
         $parts = $stale = [];
         foreach ($documents as $document) {
             $name = "$document->kind/$document->key";
             $row = $kept[$name] ?? null;
-            $fresh = $row !== null && $row->hash === $this->hash($document->hash, $brief) && self::sameMaterials($row->materials, $materials);
+            $fresh =
+                $row !== null &&
+                $row->hash === $this->hash($document->hash, $brief) &&
+                self::sameMaterials($row->materials, $materials);
             $parts[$name] = $fresh ? json_decode($row->content) : null;
             if (! $fresh) {
                 $stale[] = $document->id;
@@ -165,7 +194,10 @@ final class KeptAssessment
     {
         $documents = Document::whereKey($ids)->get();
         $bases = $this->stored->base($project)->pluck('id')->all();
-        $core = $this->stored->part($project, $documents->reject(fn (Document $d): bool => in_array($d->id, $bases, true)));
+        $core = $this->stored->part(
+            $project,
+            $documents->reject(fn (Document $d): bool => in_array($d->id, $bases, true)),
+        );
         $words = new Words($units);
         $rows = $parts = [];
         foreach ($documents as $document) {
@@ -178,8 +210,11 @@ final class KeptAssessment
                 $depends[$id] = $materials[$id] ?? '';
             }
             $rows[] = [
-                'kind' => $document->kind, 'key' => $document->key, 'hash' => $this->hash($document->hash, $brief),
-                'materials' => json_encode((object) $depends, JSON_THROW_ON_ERROR), 'content' => $text,
+                'kind' => $document->kind,
+                'key' => $document->key,
+                'hash' => $this->hash($document->hash, $brief),
+                'materials' => json_encode((object) $depends, JSON_THROW_ON_ERROR),
+                'content' => $text,
             ];
         }
         $this->rows->keep($project, $units, $rows);
@@ -187,21 +222,52 @@ final class KeptAssessment
         return $parts;
     }
 
-    /** @return array{array<string, mixed>, list<string>} what is kept of one document, and the materials that it was said of */
+    /**
+     * @return array{array<string, mixed>, list<string>} what is kept of one document, and the materials that it was
+     *   said of
+     */
     private function said(CoreProject $core, Document $document, Words $words): array
     {
-        $section = $this->stored->sections->ofKind($document->kind) ?? throw new \LogicException("no section of $document->kind");
-        $shapes = fn (array $findings): array => array_map(fn (Finding $finding): array => Assessment::shape($finding, $words), $findings);
-        $broken = array_values(array_filter($core->broken, fn (Broken $b): bool => $b->section === $section->section() && ($b->id === $document->key || $b->id === '')))[0] ?? null;
+        $section =
+            $this->stored->sections->ofKind($document->kind) ??
+            throw new \LogicException("no section of $document->kind");
+        $shapes = fn (array $findings): array => array_map(
+            fn (Finding $finding): array => Assessment::shape($finding, $words),
+            $findings,
+        );
+        $broken =
+            array_values(
+                array_filter(
+                    $core->broken,
+                    fn (Broken $b): bool => $b->section === $section->section() &&
+                        ($b->id === $document->key || $b->id === ''),
+                ),
+            )[0] ?? null;
         if ($broken !== null) {
-            $said = ['findings' => $shapes([Assessment::broken($broken)]), 'figures' => (object) [], 'checks' => [], 'broken' => $broken->why->getMessage()];
+            $said = [
+                'findings' => $shapes([Assessment::broken($broken)]),
+                'figures' => (object) [],
+                'checks' => [],
+                'broken' => $broken->why->getMessage(),
+            ];
 
             return [$said, array_map(strval(...), array_keys($core->materials->own))];
         }
         $told = $section->told($core, $document->key, $words) ?? new Told;
-        $checks = array_map(fn (Check $check): array => CheckFormat::asking($check, $told->title, $words, $core->materials->catalogue->version), $told->checks);
+        $checks = array_map(
+            fn (Check $check): array => CheckFormat::asking(
+                $check,
+                $told->title,
+                $words,
+                $core->materials->catalogue->version,
+            ),
+            $told->checks,
+        );
 
-        return [['findings' => $shapes($told->findings), 'figures' => (object) $told->figures, 'checks' => $checks], $told->materials];
+        return [
+            ['findings' => $shapes($told->findings), 'figures' => (object) $told->figures, 'checks' => $checks],
+            $told->materials,
+        ];
     }
 
     private function hash(string $document, string $brief): string
@@ -228,6 +294,7 @@ final class KeptAssessment
 
     private function edition(): string
     {
-        return $this->edition ??= Assessment::FORMAT.' '.KeptRows::SHAPE.' '.Edition::told($this->catalogue->version);
+        return $this->edition ??=
+            Assessment::FORMAT.' '.KeptRows::SHAPE.' '.Edition::told($this->catalogue->version);
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Project;
 
 use App\Models\Project;
@@ -21,7 +23,9 @@ final class KeptRows
 
     public function whole(Project $project, UnitSystem $units, string $hash): ?string
     {
-        $kept = DB::table('assessments')->where(['project_id' => $project->id, 'units' => $units->value, 'hash' => $hash] + self::WHOLE)->value('content');
+        $kept = DB::table('assessments')
+            ->where(['project_id' => $project->id, 'units' => $units->value, 'hash' => $hash] + self::WHOLE)
+            ->value('content');
 
         return is_string($kept) ? $kept : null;
     }
@@ -34,7 +38,9 @@ final class KeptRows
     /** The units that the whole is kept in, where it is up to date in any. */
     public function unitsOfWhole(Project $project, string $hash): ?UnitSystem
     {
-        $units = DB::table('assessments')->where(['project_id' => $project->id, 'hash' => $hash] + self::WHOLE)->value('units');
+        $units = DB::table('assessments')
+            ->where(['project_id' => $project->id, 'hash' => $hash] + self::WHOLE)
+            ->value('units');
 
         return is_string($units) ? UnitSystem::from($units) : null;
     }
@@ -50,26 +56,40 @@ final class KeptRows
     /** @return list<\stdClass> rows of documents that cannot be read */
     public function broken(Project $project, UnitSystem $units): array
     {
-        return array_values($this->ofDocuments($project, $units)->where('content', 'like', '%"broken":%')->get()->all());
+        return array_values(
+            $this->ofDocuments($project, $units)->where('content', 'like', '%"broken":%')->get()->all(),
+        );
     }
 
     private function ofDocuments(Project $project, UnitSystem $units): Builder
     {
-        return DB::table('assessments')->where(['project_id' => $project->id, 'units' => $units->value])->where('kind', '!=', self::WHOLE['kind']);
+        return DB::table('assessments')
+            ->where(['project_id' => $project->id, 'units' => $units->value])
+            ->where('kind', '!=', self::WHOLE['kind']);
     }
 
     /**
-     * Two who ask at once keep the same rows, and one of them may have to let the other go first. What could not be kept is worked out again
-     * the next time: no answer fails for it.
+     * Two who ask at once keep the same rows, and one of them may have to let the other go first. What could not be
+     * kept is worked out again the next time: no answer fails for it.
      *
      * @param  list<array<string, mixed>>  $rows
      */
     public function keep(Project $project, UnitSystem $units, array $rows): void
     {
-        $rows = array_map(fn (array $row): array => ['project_id' => $project->id, 'units' => $units->value] + $row, $rows);
+        $rows = array_map(
+            fn (array $row): array => ['project_id' => $project->id, 'units' => $units->value] + $row,
+            $rows,
+        );
         try {
             foreach (array_chunk($rows, 100) as $some) {
-                DB::transaction(fn () => DB::table('assessments')->upsert($some, ['project_id', 'units', 'kind', 'key'], ['hash', 'materials', 'content']), self::TRIES);
+                DB::transaction(
+                    fn () => DB::table('assessments')->upsert(
+                        $some,
+                        ['project_id', 'units', 'kind', 'key'],
+                        ['hash', 'materials', 'content'],
+                    ),
+                    self::TRIES,
+                );
             }
         } catch (QueryException $crossed) {
             report($crossed);
@@ -81,7 +101,9 @@ final class KeptRows
     {
         foreach ($names as $name) {
             [$kind, $key] = explode('/', $name, 2);
-            DB::table('assessments')->where(['project_id' => $project->id, 'units' => $units->value, 'kind' => $kind, 'key' => $key])->delete();
+            DB::table('assessments')
+                ->where(['project_id' => $project->id, 'units' => $units->value, 'kind' => $kind, 'key' => $key])
+                ->delete();
         }
     }
 }

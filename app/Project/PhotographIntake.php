@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Project;
 
 use App\Models\Photograph;
@@ -8,7 +10,9 @@ use App\Models\User;
 use Apron\Json\FileRefused;
 use Illuminate\Support\Facades\Storage;
 
-/** Takes a photograph in: checks what it is, turns it upright, makes it smaller, and leaves its place and camera behind. */
+/**
+ * Takes a photograph in: checks what it is, turns it upright, makes it smaller, and leaves its place and camera behind.
+ */
 final class PhotographIntake
 {
     private const MOST_PIXELS = 60_000_000;
@@ -25,7 +29,8 @@ final class PhotographIntake
     }
 
     /**
-     * A photograph of an archive. One that Apron drew is kept as it is, for its digest is its name; any other is drawn anew.
+     * A photograph of an archive. One that Apron drew is kept as it is, for its digest is its name; any other is drawn
+     * anew.
      *
      * @return string its bytes
      *
@@ -35,7 +40,11 @@ final class PhotographIntake
     {
         $size = $this->size($bytes);
 
-        return $size[2] === IMAGETYPE_JPEG && max($size[0], $size[1]) <= (int) config('apron.photograph_longest_side') && self::isPlain($bytes) ? $bytes : $this->redrawn($bytes);
+        return $size[2] === IMAGETYPE_JPEG &&
+            max($size[0], $size[1]) <= (int) config('apron.photograph_longest_side') &&
+            self::isPlain($bytes)
+            ? $bytes
+            : $this->redrawn($bytes);
     }
 
     /** Keeps bytes that were drawn here. */
@@ -46,13 +55,18 @@ final class PhotographIntake
         if (! $photograph->exists) {
             Storage::put($photograph->path(), $jpeg);
             $this->settle($photograph);
-            $photograph->fill(['width' => $size[0], 'height' => $size[1], 'bytes' => strlen($jpeg), 'user_id' => $by->id])->save();
+            $photograph
+                ->fill(['width' => $size[0], 'height' => $size[1], 'bytes' => strlen($jpeg), 'user_id' => $by->id])
+                ->save();
         }
 
         return $photograph;
     }
 
-    /** On the disk, and not on its way there, before anybody is told that it is kept; a store elsewhere sees to that itself. */
+    /**
+     * On the disk, and not on its way there, before anybody is told that it is kept; a store elsewhere sees to that
+     * itself.
+     */
     private function settle(Photograph $photograph): void
     {
         $file = @fopen(Storage::path($photograph->path()), 'r+');
@@ -86,11 +100,19 @@ final class PhotographIntake
     {
         $most = (int) config('apron.photograph_most_bytes');
         if (strlen($bytes) > $most) {
-            throw new FileRefused('/photograph', sprintf('%.1f MB', strlen($bytes) / 1e6), sprintf('at most %.0f MB', $most / 1e6));
+            throw new FileRefused(
+                '/photograph',
+                sprintf('%.1f MB', strlen($bytes) / 1e6),
+                sprintf('at most %.0f MB', $most / 1e6),
+            );
         }
         $size = @getimagesizefromstring($bytes);
         if ($size === false || ! in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP], true)) {
-            throw new FileRefused('/photograph', $size === false ? 'no picture' : $size['mime'], 'a JPEG, PNG or WebP picture');
+            throw new FileRefused(
+                '/photograph',
+                $size === false ? 'no picture' : $size['mime'],
+                'a JPEG, PNG or WebP picture',
+            );
         }
         if ($size[0] < 1 || $size[1] < 1 || $size[0] * $size[1] > self::MOST_PIXELS) {
             throw new FileRefused('/photograph', "$size[0] × $size[1] pixels", 'at most 60 megapixels');
@@ -99,7 +121,10 @@ final class PhotographIntake
         return [$size[0], $size[1], $size[2]];
     }
 
-    /** Whether a JPEG holds pixels only: none but the plainest segments before them, one comment of the library that draws it, and nothing after. */
+    /**
+     * Whether a JPEG holds pixels only: none but the plainest segments before them, one comment of the library that
+     * draws it, and nothing after.
+     */
     private static function isPlain(string $jpeg): bool
     {
         $at = 2;
@@ -107,7 +132,8 @@ final class PhotographIntake
             $marker = ord($jpeg[$at + 1]);
             /** @var array{1: int} $length */
             $length = unpack('n', $jpeg, $at + 2);
-            $drawn = $marker === 0xFE && str_starts_with(substr($jpeg, $at + 4, 32), 'CREATOR: gd-jpeg v1.0 (using IJG');
+            $drawn =
+                $marker === 0xFE && str_starts_with(substr($jpeg, $at + 4, 32), 'CREATOR: gd-jpeg v1.0 (using IJG');
             if (! $drawn && ! in_array($marker, self::PLAIN, true)) {
                 return false;
             }
@@ -128,7 +154,10 @@ final class PhotographIntake
             imageflip($image, $orientation === 4 ? IMG_FLIP_VERTICAL : IMG_FLIP_HORIZONTAL);
         }
         $turn = match ($orientation) {
-            3 => 180, 6, 7 => 270, 5, 8 => 90, default => 0,
+            3 => 180,
+            6, 7 => 270,
+            5, 8 => 90,
+            default => 0,
         };
 
         return $turn === 0 ? $image : (imagerotate($image, $turn, 0) ?: $image);
@@ -141,7 +170,18 @@ final class PhotographIntake
         $side = fn (int $pixels): int => max(1, (int) round($pixels * $scale));
         $small = imagecreatetruecolor($side(imagesx($image)), $side(imagesy($image)));
         imagefill($small, 0, 0, (int) imagecolorallocate($small, 255, 255, 255));
-        imagecopyresampled($small, $image, 0, 0, 0, 0, imagesx($small), imagesy($small), imagesx($image), imagesy($image));
+        imagecopyresampled(
+            $small,
+            $image,
+            0,
+            0,
+            0,
+            0,
+            imagesx($small),
+            imagesy($small),
+            imagesx($image),
+            imagesy($image),
+        );
 
         return $small;
     }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Project;
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
@@ -18,7 +20,10 @@ final class Printer
     public function print(string $address, callable $progress): ?string
     {
         $port = self::freePort();
-        $service = new Process([(string) config('apron.chromedriver'), "--port=$port", '--log-level=SEVERE'], timeout: null);
+        $service = new Process(
+            [(string) config('apron.chromedriver'), "--port=$port", '--log-level=SEVERE'],
+            timeout: null,
+        );
         $service->start();
         $profile = config('apron.tmp').'/apron-print-'.bin2hex(random_bytes(6));
         $driver = null;
@@ -26,16 +31,27 @@ final class Printer
             $service->waitUntil(fn (string $type, string $said): bool => str_contains($said, 'started successfully'));
             $driver = RemoteWebDriver::create("http://127.0.0.1:$port", self::capabilities($profile), 30000, 120000);
             $driver->get($address);
-            $status = $driver->executeScript('return performance.getEntriesByType("navigation")[0]?.responseStatus ?? 0');
+            $status = $driver->executeScript(
+                'return performance.getEntriesByType("navigation")[0]?.responseStatus ?? 0',
+            );
             if ($status >= 400) {
                 throw new \RuntimeException("its pages could not be made ($status)");
             }
-            $driver->wait(60, 100)->until(fn (RemoteWebDriver $d): bool => $d->executeScript('return document.documentElement.dataset.ready === "yes"') === true);
+            $driver
+                ->wait(60, 100)
+                ->until(
+                    fn (RemoteWebDriver $d): bool => $d->executeScript(
+                        'return document.documentElement.dataset.ready === "yes"',
+                    ) === true,
+                );
             if (! $progress('printing', 70)) {
                 return null;
             }
             $printed = (new ChromeDevToolsDriver($driver))->execute('Page.printToPDF', [
-                'printBackground' => true, 'preferCSSPageSize' => true, 'displayHeaderFooter' => true, 'headerTemplate' => '<span></span>',
+                'printBackground' => true,
+                'preferCSSPageSize' => true,
+                'displayHeaderFooter' => true,
+                'headerTemplate' => '<span></span>',
                 'footerTemplate' => '<div style="width:100%;font-size:7pt;padding:0 14mm;text-align:right"><span class="pageNumber"></span> / <span class="totalPages"></span></div>',
             ]);
 
@@ -49,17 +65,28 @@ final class Printer
 
     private static function capabilities(string $profile): DesiredCapabilities
     {
-        $options = (new ChromeOptions)->setBinary((string) config('apron.chromium'))->addArguments([
-            '--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
-            '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', "--user-data-dir=$profile",
-        ]);
+        $options = (new ChromeOptions)
+            ->setBinary((string) config('apron.chromium'))
+            ->addArguments([
+                '--headless',
+                '--no-sandbox',
+                '--disable-gpu',
+                '--disable-quic',
+                '--no-first-run',
+                '--disable-background-networking',
+                '--disable-component-update',
+                '--disable-sync',
+                '--disable-dev-shm-usage',
+                "--user-data-dir=$profile",
+            ]);
 
         return DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options);
     }
 
     private static function freePort(): int
     {
-        $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new \RuntimeException('no free port for the printer');
+        $socket =
+            stream_socket_server('tcp://127.0.0.1:0') ?: throw new \RuntimeException('no free port for the printer');
         $name = (string) stream_socket_get_name($socket, false);
         fclose($socket);
 

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Project;
 
 use App\Models\Project;
@@ -30,8 +32,11 @@ final class ProjectArchive
 
     private const MOST_PHOTOGRAPHS = 5000;
 
-    public function __construct(private readonly ProjectImport $import, private readonly StoredProject $stored, private readonly PhotographIntake $intake)
-    {
+    public function __construct(
+        private readonly ProjectImport $import,
+        private readonly StoredProject $stored,
+        private readonly PhotographIntake $intake,
+    ) {
     }
 
     /** @return string the path of a temporary file */
@@ -68,7 +73,11 @@ final class ProjectArchive
         $zip = new ZipArchive;
         $file = $zip->open($path, ZipArchive::RDONLY) === true ? $zip->statName(self::FILE) : false;
         if ($file === false) {
-            throw new FileRefused('', 'a ZIP without '.self::FILE, 'a project file, or a ZIP that this application wrote');
+            throw new FileRefused(
+                '',
+                'a ZIP without '.self::FILE,
+                'a project file, or a ZIP that this application wrote',
+            );
         }
         $this->demandSize($file['size']);
 
@@ -78,7 +87,11 @@ final class ProjectArchive
     private function demandSize(int $bytes): void
     {
         if ($bytes > self::MOST_JSON) {
-            throw new FileRefused('', sprintf('a project file of %.1f MB', $bytes / 1e6), sprintf('one of at most %.0f MB', self::MOST_JSON / 1e6));
+            throw new FileRefused(
+                '',
+                sprintf('a project file of %.1f MB', $bytes / 1e6),
+                sprintf('one of at most %.0f MB', self::MOST_JSON / 1e6),
+            );
         }
     }
 
@@ -117,11 +130,19 @@ final class ProjectArchive
             }
             $bytes += $zip->statIndex($i)['size'] ?? 0;
             if ($bytes > self::MOST_BYTES || count($photographs) >= self::MOST_PHOTOGRAPHS) {
-                throw new FileRefused('', 'a ZIP that unpacks to more than 512 MiB, or more than '.self::MOST_PHOTOGRAPHS.' photographs', 'a project of at most that size');
+                throw new FileRefused(
+                    '',
+                    'a ZIP that unpacks to more than 512 MiB, or more than '.self::MOST_PHOTOGRAPHS.' photographs',
+                    'a project of at most that size',
+                );
             }
             $photograph = (string) $zip->getFromIndex($i);
             if (hash('sha256', $photograph) !== $m[1]) {
-                throw new FileRefused('', "photographs/$m[1].jpg does not match its name", 'a photograph whose SHA-256 is its name');
+                throw new FileRefused(
+                    '',
+                    "photographs/$m[1].jpg does not match its name",
+                    'a photograph whose SHA-256 is its name',
+                );
             }
             $photographs[$m[1]] = $this->intake->fromArchive($photograph);
         }
@@ -136,7 +157,11 @@ final class ProjectArchive
         foreach (SiteEvents::of($project) as $event) {
             foreach ($event->photographs as $digest) {
                 if (! isset($there[$digest])) {
-                    throw new FileRefused("/site/events/{$event->id}/photographs", $digest, 'a photograph that is in the ZIP');
+                    throw new FileRefused(
+                        "/site/events/{$event->id}/photographs",
+                        $digest,
+                        'a photograph that is in the ZIP',
+                    );
                 }
             }
         }
@@ -152,10 +177,19 @@ final class ProjectArchive
         $rows = [];
         foreach ($broken as $one) {
             $kinds = array_map(
-                fn (DocumentSection $s): string => $s->kind(), array_filter($this->stored->sections->documents(), fn (DocumentSection $s): bool => $s->section() === $one->section),
+                fn (DocumentSection $s): string => $s->kind(),
+                array_filter(
+                    $this->stored->sections->documents(),
+                    fn (DocumentSection $s): bool => $s->section() === $one->section,
+                ),
             );
             $document = $project->documents()->whereIn('kind', $kinds)->where('key', $one->id)->first();
-            $rows[] = ['section' => $one->section, 'id' => $one->id, 'why' => $one->why->getMessage(), 'content' => $document?->decoded()];
+            $rows[] = [
+                'section' => $one->section,
+                'id' => $one->id,
+                'why' => $one->why->getMessage(),
+                'content' => $document?->decoded(),
+            ];
         }
 
         return Written::json($rows);

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Project;
 
 use App\Models\DrillRun;
@@ -15,8 +17,11 @@ use Illuminate\Support\Facades\DB;
 /** A whole project file becomes a project of a person's organisation, or none of it does. */
 final class ProjectImport
 {
-    public function __construct(private readonly Catalogue $catalogue, private readonly StoredProject $stored, private readonly DocumentRows $rows)
-    {
+    public function __construct(
+        private readonly Catalogue $catalogue,
+        private readonly StoredProject $stored,
+        private readonly DocumentRows $rows,
+    ) {
     }
 
     /** @throws FileRefused also where what was written could not be read again */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Project;
 
 use App\Models\Document;
@@ -23,22 +25,41 @@ final class ProjectStore
     private const MATERIAL = 'material';
 
     public function __construct(
-        private readonly Catalogue $catalogue, private readonly StoredProject $stored, private readonly CanonicalContent $canonical, private readonly DocumentRows $rows,
+        private readonly Catalogue $catalogue,
+        private readonly StoredProject $stored,
+        private readonly CanonicalContent $canonical,
+        private readonly DocumentRows $rows,
     ) {
     }
 
     /**
-     * Saves one document from the revision it was edited from (0 for a new one), if the whole project still reads. A removed one is brought
-     * back by saving over its removal.
+     * Saves one document from the revision it was edited from (0 for a new one), if the whole project still reads. A
+     * removed one is brought back by saving over its removal.
      *
      * @param  DocumentSection<mixed>  $section
-     * @param  string|null  $save  the sender's own name for this save: sent again after a lost answer, it is the same save
+     * @param  string|null  $save  the sender's own name for this save: sent again after a lost answer, it is the same
+     *   save
      *
      * @throws FileRefused|StaleSave
      */
-    public function save(Project $project, DocumentSection $section, string $key, int $from, Node $content, User $by, ?string $save = null): Document
-    {
-        return $this->locked($project, function () use ($project, $section, $key, $from, $content, $by, $save): Document {
+    public function save(
+        Project $project,
+        DocumentSection $section,
+        string $key,
+        int $from,
+        Node $content,
+        User $by,
+        ?string $save = null,
+    ): Document {
+        return $this->locked($project, function () use (
+            $project,
+            $section,
+            $key,
+            $from,
+            $content,
+            $by,
+            $save,
+        ): Document {
             $document = $this->rows->find($project, $section->sharing(), $key);
             if ($save !== null && $document?->save === $save) {
                 return $document;
@@ -71,8 +92,13 @@ final class ProjectStore
     public function remove(Project $project, DocumentSection $section, string $key, int $from, User $by): void
     {
         $this->locked($project, function () use ($project, $section, $key, $from, $by): void {
-            $document = $project->documents()->where(['kind' => $section->kind(), 'key' => $key])->lockForUpdate()->first()
-                ?? throw new FileRefused('/'.$section->section(), "“{$key}” is gone", 'a document that still exists');
+            $document =
+                $project
+                    ->documents()
+                    ->where(['kind' => $section->kind(), 'key' => $key])
+                    ->lockForUpdate()
+                    ->first() ??
+                throw new FileRefused('/'.$section->section(), "“{$key}” is gone", 'a document that still exists');
             if ($document->revision !== $from) {
                 throw new StaleSave($document, null);
             }
@@ -92,7 +118,9 @@ final class ProjectStore
      */
     public function revisions(Project $project, DocumentSection $section, string $key): array
     {
-        $document = $this->rows->find($project, $section->sharing(), $key) ?? abort(404, "No {$section->kind()} “{$key}” in this project.");
+        $document =
+            $this->rows->find($project, $section->sharing(), $key) ??
+            abort(404, "No {$section->kind()} “{$key}” in this project.");
 
         return array_values($document->revisions()->reorder()->orderByDesc('number')->limit(200)->get()->all());
     }
@@ -107,7 +135,13 @@ final class ProjectStore
      */
     public function addEvents(Project $project, array $events, User $by, SiteAsked $asked): int
     {
-        return $this->locked($project, fn (): int => (new EventIntake($project, $by, $asked))->take($events, fn (array $row) => SiteEvent::record($project, $row, $by)));
+        return $this->locked(
+            $project,
+            fn (): int => (new EventIntake($project, $by, $asked))->take(
+                $events,
+                fn (array $row) => SiteEvent::record($project, $row, $by),
+            ),
+        );
     }
 
     /**
@@ -121,25 +155,38 @@ final class ProjectStore
     private function locked(Project $project, callable $change): mixed
     {
         return DB::transaction(function () use ($project, $change): mixed {
-            Project::whereKey($project->id)->lockForUpdate()->first(['id']);
+            Project::whereKey($project->id)
+                ->lockForUpdate()
+                ->first(['id']);
 
             return $change();
         }, 3);
     }
 
     /** @param  DocumentSection<mixed>  $section */
-    private function demandFresh(?Document $document, DocumentSection $section, string $key, int $from, Node $content): void
-    {
+    private function demandFresh(
+        ?Document $document,
+        DocumentSection $section,
+        string $key,
+        int $from,
+        Node $content,
+    ): void {
         if ($document === null || ($document->removed_at !== null && $from === 0)) {
             if ($from !== 0) {
-                throw new FileRefused('/'.$section->section(), "“{$key}” is gone", 'a document that still exists; save it as a new one');
+                throw new FileRefused(
+                    '/'.$section->section(),
+                    "“{$key}” is gone",
+                    'a document that still exists; save it as a new one',
+                );
             }
 
             return;
         }
         if ($document->removed_at !== null && $document->revision !== $from) {
             throw new FileRefused(
-                '/'.$section->section(), "“{$key}” was removed by somebody else", 'a document that still exists; bring it back from the brief, or save it as a new one',
+                '/'.$section->section(),
+                "“{$key}” was removed by somebody else",
+                'a document that still exists; bring it back from the brief, or save it as a new one',
             );
         }
         if ($document->revision !== $from) {
@@ -147,7 +194,9 @@ final class ProjectStore
         }
     }
 
-    /** Using a material of the catalogue copies it, with the catalogue's version: a later catalogue changes no verdict. */
+    /**
+     * Using a material of the catalogue copies it, with the catalogue's version: a later catalogue changes no verdict.
+     */
     private function copyMaterials(Project $project, CoreProject $read, User $by): void
     {
         foreach (array_diff_key($read->used(), $read->materials->own) as $id => $material) {

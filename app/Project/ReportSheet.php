@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Project;
 
 use App\Models\DrillRun;
@@ -36,21 +38,46 @@ final class ReportSheet
         $project = $report->project ?? throw new \LogicException('a report of no project');
         $core = $this->stored->open($project);
         $words = new Words($core->brief->units);
-        $sheet = ['name' => $core->brief->name, 'by' => $report->by, 'cards' => $report->cards, 'at' => $report->created_at?->toIso8601ZuluString(), 'catalogue' => $core->materials->catalogue->version];
-        $sequences = fn (array $details): array => array_map(fn (Detail $detail): array => SequenceSheet::of($detail, $words, School::of($core->brief->schools)), array_values($details));
+        $sheet = [
+            'name' => $core->brief->name,
+            'by' => $report->by,
+            'cards' => $report->cards,
+            'at' => $report->created_at?->toIso8601ZuluString(),
+            'catalogue' => $core->materials->catalogue->version,
+        ];
+        $sequences = fn (array $details): array => array_map(
+            fn (Detail $detail): array => SequenceSheet::of($detail, $words, School::of($core->brief->schools)),
+            array_values($details),
+        );
         if ($report->cards !== null) {
-            return $sheet + ['units' => $core->brief->units->value, 'sequences' => $sequences(array_filter($core->details, fn (Detail $d): bool => $d->id === $report->cards))];
+            return $sheet + [
+                'units' => $core->brief->units->value,
+                'sequences' => $sequences(
+                    array_filter($core->details, fn (Detail $d): bool => $d->id === $report->cards),
+                ),
+            ];
         }
         $photographs = [];
         foreach ($project->photographs()->get() as $photograph) {
             // By address, each for this report and a while only: some hundreds of them are more than a page can hold.
-            $photographs[$photograph->sha256] = URL::temporarySignedRoute('print.photograph', now()->addMinutes(10), ['report' => $report->id, 'digest' => $photograph->sha256], false);
+            $photographs[$photograph->sha256] = URL::temporarySignedRoute(
+                'print.photograph',
+                now()->addMinutes(10),
+                ['report' => $report->id, 'digest' => $photograph->sha256],
+                false,
+            );
         }
 
         $assessed = new Assessment($core);
         $kinds = OpeningSchedule::kinds($core->openings);
         // Five hundred windows of three kinds are three sheets and a table.
-        $drawn = count($core->details) <= OpeningSchedule::MOST_DRAWN ? $core->details : [...array_values($core->of(DetailsSection::class)), ...array_map(fn (array $kind): Detail => $kind[0]->detail, $kinds)];
+        $drawn =
+            count($core->details) <= OpeningSchedule::MOST_DRAWN
+                ? $core->details
+                : [
+                    ...array_values($core->of(DetailsSection::class)),
+                    ...array_map(fn (array $kind): Detail => $kind[0]->detail, $kinds),
+                ];
 
         return $sheet + [
             'units' => $core->brief->units->value,
@@ -60,7 +87,11 @@ final class ReportSheet
             'sequences' => $sequences($drawn),
             'schedule' => $this->schedule($kinds, $assessed, $words),
             'site' => SiteSheet::of($this->checks($core, $words), $core->site ?? []),
-            'drills' => DrillRun::where('project_id', $project->id)->latest('id')->limit(200)->get()->map(fn (DrillRun $run): array => $run->toShape()),
+            'drills' => DrillRun::where('project_id', $project->id)
+                ->latest('id')
+                ->limit(200)
+                ->get()
+                ->map(fn (DrillRun $run): array => $run->toShape()),
             'photographs' => (object) $photographs,
         ];
     }
@@ -92,8 +123,13 @@ final class ReportSheet
         foreach ($kinds as $kind) {
             foreach ($kind as $opening) {
                 $rows[] = [
-                    'id' => $opening->id, 'title' => $opening->title, 'method' => $words->listed('generator', $opening->generator), 'sizes_mm' => array_values(OpeningSchedule::sizes($opening)), 'as' => $kind[0]->id,
-                    'worst' => $traced[$opening->id]->worst()->told(), 'severity' => $traced[$opening->id]->severity()->value,
+                    'id' => $opening->id,
+                    'title' => $opening->title,
+                    'method' => $words->listed('generator', $opening->generator),
+                    'sizes_mm' => array_values(OpeningSchedule::sizes($opening)),
+                    'as' => $kind[0]->id,
+                    'worst' => $traced[$opening->id]->worst()->told(),
+                    'severity' => $traced[$opening->id]->severity()->value,
                 ];
             }
         }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Project;
 
 use App\Models\Project;
@@ -9,7 +11,10 @@ use Apron\Inspection\OpeningChecks;
 use Apron\Inspection\SiteFormat;
 use Apron\Rules\Words;
 
-/** What each check of a project asks, put to a reading that a phone sent without it. The project is opened only where one is. */
+/**
+ * What each check of a project asks, put to a reading that a phone sent without it. The project is opened only where
+ * one is.
+ */
 final class SiteAsked
 {
     /** @var array<string, Asked>|null by check */

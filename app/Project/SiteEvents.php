@@ -1,12 +1,17 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Project;
 
 use App\Models\Project;
 use Apron\Inspection\SiteEvent;
 use Apron\Inspection\SiteFormat;
 
-/** The events of a project as the core has them. Each was read and held to the format when it was written, and nothing has changed it since. */
+/**
+ * The events of a project as the core has them. Each was read and held to the format when it was written, and nothing
+ * has changed it since.
+ */
 final class SiteEvents
 {
     /** @return list<SiteEvent> */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Project;
 
 use App\Models\Document;
@@ -10,6 +12,8 @@ final class StaleSave extends \RuntimeException
     /** @param  mixed  $offered  what was to be saved over it; null where it was to be removed */
     public function __construct(public readonly Document $current, public readonly mixed $offered)
     {
-        parent::__construct("“{$current->key}” was saved by somebody else as revision {$current->revision}; look at both before saving over it");
+        parent::__construct(
+            "“{$current->key}” was saved by somebody else as revision {$current->revision}; look at both before saving over it",
+        );
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Project;
 
 use App\Models\Document;
@@ -61,7 +63,11 @@ final class StoredProject
     public function file(Project $project, iterable $documents): array
     {
         $file = [
-            'format' => ProjectFormat::FORMAT, 'project' => (object) ['name' => $project->name, 'units' => 'si'], 'climate' => null, 'indoor' => null, 'conditions' => null,
+            'format' => ProjectFormat::FORMAT,
+            'project' => (object) ['name' => $project->name, 'units' => 'si'],
+            'climate' => null,
+            'indoor' => null,
+            'conditions' => null,
         ];
         foreach ($documents as $document) {
             $section = $this->sections->ofKind($document->kind);
@@ -75,7 +81,10 @@ final class StoredProject
     /** @return Collection<int, Document> what every document stands on */
     public function base(Project $project): Collection
     {
-        $kinds = array_map(fn (DocumentSection $s): string => $s->kind(), array_filter($this->sections->documents(), fn (DocumentSection $s): bool => $s->isBase()));
+        $kinds = array_map(
+            fn (DocumentSection $s): string => $s->kind(),
+            array_filter($this->sections->documents(), fn (DocumentSection $s): bool => $s->isBase()),
+        );
 
         return $project->documents()->whereIn('kind', $kinds)->get();
     }
@@ -99,9 +108,18 @@ final class StoredProject
     /** @return array{training: list<\stdClass>, site: \stdClass|null} what was seen on site and practised */
     private function record(Project $project): array
     {
-        $events = array_map(fn (mixed $content): mixed => json_decode((string) $content), $project->siteEvents()->toBase()->pluck('content')->all());
-        $runs = DrillRun::where('project_id', $project->id)->orderBy('id')->get()->map(fn (DrillRun $run): \stdClass => (object) $run->toShape());
+        $events = array_map(
+            fn (mixed $content): mixed => json_decode((string) $content),
+            $project->siteEvents()->toBase()->pluck('content')->all(),
+        );
+        $runs = DrillRun::where('project_id', $project->id)
+            ->orderBy('id')
+            ->get()
+            ->map(fn (DrillRun $run): \stdClass => (object) $run->toShape());
 
-        return ['training' => array_values($runs->all()), 'site' => $events === [] ? null : (object) ['events' => array_values($events)]];
+        return [
+            'training' => array_values($runs->all()),
+            'site' => $events === [] ? null : (object) ['events' => array_values($events)],
+        ];
     }
 }

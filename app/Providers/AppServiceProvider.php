@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Providers;
 
 use Apron\Material\Catalogue;
@@ -22,7 +24,11 @@ class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
-        Route::bind('kind', fn (string $kind) => app(Sections::class)->ofKind($kind) ?? abort(404, "No kind of document is called “{$kind}”."));
+        Route::bind(
+            'kind',
+            fn (string $kind) => app(Sections::class)->ofKind($kind) ??
+                abort(404, "No kind of document is called “{$kind}”."),
+        );
         Model::preventLazyLoading(! $this->app->isProduction());
         // Only what was refused counts against an address: a crew that shares one signs in on phone after phone.
         RateLimiter::for('sign-in', function (Request $request): array {
@@ -32,14 +38,28 @@ class AppServiceProvider extends ServiceProvider
 
             // By the minute, by the hour and by the day: who guesses goes on for longer than who forgot.
             return [
-                Limit::perMinute(10)->by("minute $who")->after($refused),
-                Limit::perHour(40)->by("hour $who")->after($refused),
-                Limit::perDay(100)->by("day $who")->after($refused),
+                Limit::perMinute(10)
+                    ->by("minute $who")
+                    ->after($refused),
+                Limit::perHour(40)
+                    ->by("hour $who")
+                    ->after($refused),
+                Limit::perDay(100)
+                    ->by("day $who")
+                    ->after($refused),
                 Limit::perMinute(60)->by((string) $request->ip()),
             ];
         });
         // Cures, sweeps, drills and reports take seconds each: a person asks for some, a loop for hundreds.
-        RateLimiter::for('costly', fn (Request $request): Limit => Limit::perMinute(60)->by('costly '.$request->user()?->getAuthIdentifier()));
-        RateLimiter::for('api', fn (Request $request): Limit => Limit::perMinute((int) config('apron.requests_a_minute'))->by($request->user()?->getAuthIdentifier() ?: (string) $request->ip()));
+        RateLimiter::for(
+            'costly',
+            fn (Request $request): Limit => Limit::perMinute(60)->by('costly '.$request->user()?->getAuthIdentifier()),
+        );
+        RateLimiter::for(
+            'api',
+            fn (Request $request): Limit => Limit::perMinute((int) config('apron.requests_a_minute'))->by(
+                $request->user()?->getAuthIdentifier() ?: (string) $request->ip(),
+            ),
+        );
     }
 }

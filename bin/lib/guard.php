@@ -1,6 +1,9 @@
 <?php
 
-// What a command of the core promises of its end: 0 and 1 are verdicts, 2 a file that cannot be used, 3 that it could not finish.
+declare(strict_types=1);
+
+// What a command of the core promises of its end: 0 and 1 are verdicts, 2 a file that cannot be used, 3 that it could
+// not finish.
 
 require_once __DIR__.'/../../core/autoload.php';
 

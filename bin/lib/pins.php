@@ -1,13 +1,19 @@
 <?php
 
-// The exact version of every PHP library, for every firm the same: Composer writes no lock file everywhere, and this is read in its place.
-//   with    what to tell composer update · check   whether what is installed is what is pinned · write   pin what is installed
+declare(strict_types=1);
+
+// The exact version of every PHP library, for every firm the same: Composer writes no lock file everywhere, and this is
+// read in its place.
+//   with    what to tell composer update · check   whether what is installed is what is pinned · write   pin what is
+// installed
 
 $root = dirname(__DIR__, 2);
 $file = "$root/composer.pins.json";
 $installed = function () use ($root): array {
     $versions = [];
-    foreach (json_decode((string) file_get_contents("$root/vendor/composer/installed.json"), true)['packages'] as $package) {
+    foreach (
+        json_decode((string) file_get_contents("$root/vendor/composer/installed.json"), true)['packages'] as $package
+    ) {
         // Our own stand-ins are pinned by being here.
         if (($package['dist']['type'] ?? '') !== 'path' && $package['type'] !== 'metapackage') {
             $versions[$package['name']] = ltrim($package['version'], 'v');
@@ -30,7 +36,13 @@ switch ($argv[1] ?? '') {
         $here = $installed();
         foreach ($pins + $here as $name => $_) {
             if (($here[$name] ?? null) !== ($pins[$name] ?? null)) {
-                fprintf(STDERR, "%s: %s is installed, %s is pinned\n", $name, $here[$name] ?? 'nothing', $pins[$name] ?? 'nothing');
+                fprintf(
+                    STDERR,
+                    "%s: %s is installed, %s is pinned\n",
+                    $name,
+                    $here[$name] ?? 'nothing',
+                    $pins[$name] ?? 'nothing',
+                );
                 $wrong = 1;
             }
         }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
@@ -64,7 +66,9 @@ return new class extends Migration
         });
         // What was seen on site stays as it was written: the database itself refuses to change it.
         foreach (['UPDATE', 'DELETE'] as $change) {
-            DB::unprepared("CREATE TRIGGER site_events_refuse_$change BEFORE $change ON site_events FOR EACH ROW SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'site events are only ever added'");
+            DB::unprepared(
+                "CREATE TRIGGER site_events_refuse_$change BEFORE $change ON site_events FOR EACH ROW SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'site events are only ever added'",
+            );
         }
         Schema::create('photographs', function (Blueprint $table): void {
             $table->id();

@@ -1,18 +1,26 @@
 <?php
 
+declare(strict_types=1);
+
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /**
- * Evidence and work that cannot be lost: nothing cascades into it, the database refuses to change or remove it, it names the account beside
- * the name, and what is removed is a revision. Each part looks first whether it is done: MariaDB has no way back from half a migration.
+ * Evidence and work that cannot be lost: nothing cascades into it, the database refuses to change or remove it, it
+ * names the account beside the name, and what is removed is a revision. Each part looks first whether it is done:
+ * MariaDB has no way back from half a migration.
  */
 return new class extends Migration
 {
     /** What is only ever added to: table => the column that holds it to its project or document. */
-    private const EVIDENCE = ['site_events' => 'project_id', 'photographs' => 'project_id', 'drill_runs' => 'project_id', 'document_revisions' => 'document_id'];
+    private const EVIDENCE = [
+        'site_events' => 'project_id',
+        'photographs' => 'project_id',
+        'drill_runs' => 'project_id',
+        'document_revisions' => 'document_id',
+    ];
 
     /** Where somebody's name stands, their account stands beside it. */
     private const SIGNED = ['document_revisions', 'site_events', 'drill_runs', 'reports', 'photographs'];
@@ -37,7 +45,10 @@ return new class extends Migration
     {
         foreach (self::SIGNED as $table) {
             if (! Schema::hasColumn($table, 'user_id')) {
-                Schema::table($table, fn (Blueprint $t) => $t->foreignUlid('user_id')->nullable()->constrained()->restrictOnDelete());
+                Schema::table(
+                    $table,
+                    fn (Blueprint $t) => $t->foreignUlid('user_id')->nullable()->constrained()->restrictOnDelete(),
+                );
             }
         }
         if (! Schema::hasColumn('users', 'left_at')) {
@@ -54,7 +65,9 @@ return new class extends Migration
                 $table->string('save', 40)->nullable();
             });
         }
-        DB::table('documents')->where('hash', '')->update(['hash' => DB::raw('sha2(content, 256)')]);
+        DB::table('documents')
+            ->where('hash', '')
+            ->update(['hash' => DB::raw('sha2(content, 256)')]);
         Schema::table('document_revisions', fn (Blueprint $t) => $t->longText('content')->nullable()->change());
     }
 
@@ -67,7 +80,9 @@ return new class extends Migration
             // A TIMESTAMP ends in 2038; when somebody practised is written as it is in the file.
             Schema::table('drill_runs', fn (Blueprint $t) => $t->string('at', 40)->nullable());
         }
-        DB::table('drill_runs')->whereNull('at')->update(['at' => DB::raw("date_format(created_at, '%Y-%m-%dT%H:%i:%sZ')")]);
+        DB::table('drill_runs')
+            ->whereNull('at')
+            ->update(['at' => DB::raw("date_format(created_at, '%Y-%m-%dT%H:%i:%sZ')")]);
     }
 
     private function assessments(): void
@@ -121,7 +136,9 @@ return new class extends Migration
     private function closeTo(string $table): void
     {
         foreach (['UPDATE', 'DELETE'] as $change) {
-            DB::unprepared("CREATE TRIGGER {$table}_refuse_$change BEFORE $change ON $table FOR EACH ROW SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = '$table is only ever added to'");
+            DB::unprepared(
+                "CREATE TRIGGER {$table}_refuse_$change BEFORE $change ON $table FOR EACH ROW SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = '$table is only ever added to'",
+            );
         }
     }
 };

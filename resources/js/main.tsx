@@ -42,12 +42,21 @@ const pages = [
   { path: '/p/:project/site/:what?/:check?', element: <Site /> },
   { path: '/p/:project/report', element: <Report /> },
   { path: '/p/:project/findings', element: <Findings /> },
-  ...STEPS.filter((step) => step.later).map((step) => ({ path: `/p/:project/${step.path}`, element: <Later step={step} /> })),
+  ...STEPS.filter((step) => step.later).map((step) => ({
+    path: `/p/:project/${step.path}`,
+    element: <Later step={step} />,
+  })),
   { path: '*', element: <Navigate to="/" replace /> },
 ];
 
 // A page that stops takes none of the others with it, and nothing that was typed.
-const router = createBrowserRouter([{ element: <Outlet />, errorElement: <BrokenPage />, children: pages.map((page) => ({ ...page, errorElement: <BrokenPage /> })) }]);
+const router = createBrowserRouter([
+  {
+    element: <Outlet />,
+    errorElement: <BrokenPage />,
+    children: pages.map((page) => ({ ...page, errorElement: <BrokenPage /> })),
+  },
+]);
 
 guardUnsaved();
 

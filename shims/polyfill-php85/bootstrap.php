@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 if (! function_exists('array_first')) {
     function array_first(array $array): mixed
     {

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 // Two connections at once against the real server: what one looks at must still stand when it is written.
 
 /** A person at the HTTP interface, signed in. */
@@ -18,12 +20,26 @@ function visitor(): object
 
         public function handle(string $method, string $path, ?array $body = null): CurlHandle
         {
-            $token = preg_match('/XSRF-TOKEN\s+(\S+)/', (string) file_get_contents($this->jar), $m) === 1 ? urldecode($m[1]) : '';
+            $token =
+                preg_match('/XSRF-TOKEN\s+(\S+)/', (string) file_get_contents($this->jar), $m) === 1
+                    ? urldecode($m[1])
+                    : '';
             $curl = curl_init(getenv('APRON_URL').$path);
-            curl_setopt_array($curl, [
-                CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 60, CURLOPT_COOKIEJAR => $this->jar, CURLOPT_COOKIEFILE => $this->jar,
-                CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-XSRF-TOKEN: $token"],
-            ] + ($body === null ? [] : [CURLOPT_POSTFIELDS => json_encode($body)]));
+            curl_setopt_array(
+                $curl,
+                [
+                    CURLOPT_CUSTOMREQUEST => $method,
+                    CURLOPT_RETURNTRANSFER => true,
+                    CURLOPT_TIMEOUT => 60,
+                    CURLOPT_COOKIEJAR => $this->jar,
+                    CURLOPT_COOKIEFILE => $this->jar,
+                    CURLOPT_HTTPHEADER => [
+                        'Accept: application/json',
+                        'Content-Type: application/json',
+                        "X-XSRF-TOKEN: $token",
+                    ],
+                ] + ($body === null ? [] : [CURLOPT_POSTFIELDS => json_encode($body)]),
+            );
 
             return $curl;
         }
@@ -49,7 +65,10 @@ function visitor(): object
                 curl_multi_select($multi, 0.01);
             } while ($running > 0);
 
-            return array_map(fn (CurlHandle $h): int => curl_getinfo($h, CURLINFO_RESPONSE_CODE), array_values($handles));
+            return array_map(
+                fn (CurlHandle $h): int => curl_getinfo($h, CURLINFO_RESPONSE_CODE),
+                array_values($handles),
+            );
         }
     };
 }
@@ -59,14 +78,30 @@ it('never leaves a wall without its material, whoever saves and removes at once'
     $project = $one->ask('POST', '/api/projects', ['name' => 'Race', 'units' => 'si'])[1]['id'];
     $path = "/api/projects/$project";
     $own = ['id' => 'own1', 'name' => 'Own', 'conductivity_w_mk' => 0.04, 'vapour_resistance_factor' => 2];
-    $wall = fn (string $material): array => ['id' => 'w1', 'name' => 'w1', 'kind' => 'wall', 'layers' => [['material' => $material, 'thickness_mm' => 100]]];
+    $wall = fn (string $material): array => [
+        'id' => 'w1',
+        'name' => 'w1',
+        'kind' => 'wall',
+        'layers' => [['material' => $material, 'thickness_mm' => 100]],
+    ];
     [$material, $revision] = [0, 0];
     for ($round = 0; $round < 12; $round++) {
-        $material = $one->ask('PUT', "$path/documents/material/own1", ['revision' => $material, 'content' => $own])[1]['revision'];
-        $revision = $one->ask('PUT', "$path/documents/assembly/w1", ['revision' => $revision, 'content' => $wall('gypsum-board')])[1]['revision'];
-        $both = $one->atOnce($one->handle('PUT', "$path/documents/assembly/w1", ['revision' => $revision, 'content' => $wall('own1')]), $one->handle('DELETE', "$path/documents/material/own1", ['revision' => $material]));
+        $material = $one->ask('PUT', "$path/documents/material/own1", ['revision' => $material, 'content' => $own])[1][
+            'revision'
+        ];
+        $revision = $one->ask('PUT', "$path/documents/assembly/w1", [
+            'revision' => $revision,
+            'content' => $wall('gypsum-board'),
+        ])[1]['revision'];
+        $both = $one->atOnce(
+            $one->handle('PUT', "$path/documents/assembly/w1", ['revision' => $revision, 'content' => $wall('own1')]),
+            $one->handle('DELETE', "$path/documents/material/own1", ['revision' => $material]),
+        );
         // One of them is first, and the other is told.
-        expect($both)->toBeIn([[200, 422], [422, 204]])->and($one->ask('GET', "$path/assessment")[0])->toBe(200);
+        expect($both)
+            ->toBeIn([[200, 422], [422, 204]])
+            ->and($one->ask('GET', "$path/assessment")[0])
+            ->toBe(200);
         $documents = $one->ask('GET', $path)[1];
         expect($documents['assemblies'][0]['broken'])->toBeNull();
         $revision = $documents['assemblies'][0]['revision'];
@@ -78,11 +113,34 @@ it('keeps one of two saves of one revision, and one of two events of one id', fu
     $one = visitor();
     $project = $one->ask('POST', '/api/projects', ['name' => 'Race', 'units' => 'si'])[1]['id'];
     $path = "/api/projects/$project";
-    $wall = fn (int $mm): array => ['id' => 'w1', 'name' => 'w1', 'kind' => 'wall', 'layers' => [['material' => 'gypsum-board', 'thickness_mm' => $mm]]];
-    $saves = $one->atOnce(...array_map(fn (int $mm): CurlHandle => $one->handle('PUT', "$path/documents/assembly/w1", ['revision' => 0, 'content' => $wall($mm)]), range(1, 6)));
+    $wall = fn (int $mm): array => [
+        'id' => 'w1',
+        'name' => 'w1',
+        'kind' => 'wall',
+        'layers' => [['material' => 'gypsum-board', 'thickness_mm' => $mm]],
+    ];
+    $saves = $one->atOnce(
+        ...array_map(
+            fn (int $mm): CurlHandle => $one->handle('PUT', "$path/documents/assembly/w1", [
+                'revision' => 0,
+                'content' => $wall($mm),
+            ]),
+            range(1, 6),
+        ),
+    );
     sort($saves);
     expect($saves)->toBe([200, 409, 409, 409, 409, 409]);
-    $events = $one->atOnce(...array_map(fn (int $second): CurlHandle => $one->handle('POST', "$path/site/events", ['events' => [['id' => 'v1', 'kind' => 'visit', 'at' => "2026-05-01T08:00:0{$second}Z"]]]), range(1, 6)));
+    $events = $one->atOnce(
+        ...array_map(
+            fn (int $second): CurlHandle => $one->handle('POST', "$path/site/events", [
+                'events' => [['id' => 'v1', 'kind' => 'visit', 'at' => "2026-05-01T08:00:0{$second}Z"]],
+            ]),
+            range(1, 6),
+        ),
+    );
     sort($events);
-    expect($events)->toBe([200, 409, 409, 409, 409, 409])->and($one->ask('GET', "$path/site")[1]['visits'])->toHaveCount(1);
+    expect($events)
+        ->toBe([200, 409, 409, 409, 409, 409])
+        ->and($one->ask('GET', "$path/site")[1]['visits'])
+        ->toHaveCount(1);
 });

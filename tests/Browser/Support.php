@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
@@ -20,10 +22,12 @@ function signedIn(string $who, callable $does): void
 /** Asks the server as the person signed in would, from within the page. */
 function fetched(Browser $browser, string $path): string
 {
-    return base64_decode((string) $browser->driver->executeAsyncScript(
-        'const done = arguments[1]; fetch(arguments[0]).then(r => r.arrayBuffer()).then(b => { let s = ""; new Uint8Array(b).forEach(c => { s += String.fromCharCode(c); }); done(btoa(s)); })',
-        [$path],
-    ));
+    return base64_decode(
+        (string) $browser->driver->executeAsyncScript(
+            'const done = arguments[1]; fetch(arguments[0]).then(r => r.arrayBuffer()).then(b => { let s = ""; new Uint8Array(b).forEach(c => { s += String.fromCharCode(c); }); done(btoa(s)); })',
+            [$path],
+        ),
+    );
 }
 
 function press(Browser $browser, string ...$keys): void
@@ -48,14 +52,24 @@ function retype(Browser $browser, string $selector, string $text): void
 /** Presses the button whose words begin so, by mouse or by the key given. */
 function button(Browser $browser, string $words, ?string $key = null): void
 {
-    $browser->until('return [...document.querySelectorAll("button")].some(b => !b.disabled && b.textContent.trim().startsWith('.json_encode($words).'))', "the button “{$words}”");
+    $browser->until(
+        'return [...document.querySelectorAll("button")].some(b => !b.disabled && b.textContent.trim().startsWith('.
+            json_encode($words).
+            '))',
+        "the button “{$words}”",
+    );
     $browser->surely(function () use ($browser, $words, $key): void {
-        $button = $browser->driver->findElement(WebDriverBy::xpath('//button[not(@disabled) and starts-with(normalize-space(.), "'.$words.'")]'));
+        $button = $browser->driver->findElement(
+            WebDriverBy::xpath('//button[not(@disabled) and starts-with(normalize-space(.), "'.$words.'")]'),
+        );
         $key === null ? $button->click() : $button->sendKeys($key);
     });
 }
 
-/** Until something has stood in one place for a run of frames: pressed while the sheet is still laid out, it would be missed. */
+/**
+ * Until something has stood in one place for a run of frames: pressed while the sheet is still laid out, it would be
+ * missed.
+ */
 function still(Browser $browser, string $selector): void
 {
     $browser->see($selector);
@@ -67,14 +81,27 @@ function still(Browser $browser, string $selector): void
 
 function saved(Browser $browser): void
 {
-    $browser->until('const s = document.querySelector("aside [data-state]"); return s !== null && s.dataset.state === "saved"', 'the sheet to be saved');
+    $browser->until(
+        'const s = document.querySelector("aside [data-state]"); return s !== null && s.dataset.state === "saved"',
+        'the sheet to be saved',
+    );
 }
 
 /** Takes one of what a list offers, as a person at the keyboard would. */
 function choose(Browser $browser, string $label, string $value): void
 {
-    $browser->until('return document.querySelector(\'select[aria-label="'.$label.'"] option[value="'.$value.'"]\') !== null', "“{$value}” in the list “{$label}”");
-    $browser->driver->executeScript('const s = document.querySelector(\'select[aria-label="\' + arguments[0] + \'"]\'); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, arguments[1]); s.dispatchEvent(new Event("change", { bubbles: true }))', [$label, $value]);
+    $browser->until(
+        'return document.querySelector(\'select[aria-label="'.
+            $label.
+            '"] option[value="'.
+            $value.
+            '"]\') !== null',
+        "“{$value}” in the list “{$label}”",
+    );
+    $browser->driver->executeScript(
+        'const s = document.querySelector(\'select[aria-label="\' + arguments[0] + \'"]\'); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, arguments[1]); s.dispatchEvent(new Event("change", { bubbles: true }))',
+        [$label, $value],
+    );
 }
 
 /** Begins a project from the page of all projects; the page is then its brief. @return string its id */
@@ -94,7 +121,8 @@ function copyOfDemo(Browser $browser): string
 {
     $browser->open('/');
     $browser->see('a[href^="/p/"]');
-    $id = $browser->driver->executeAsyncScript(<<<'JS'
+    $id = $browser->driver->executeAsyncScript(
+        <<<'JS'
         const done = arguments[0];
         (async () => {
             const projects = await (await fetch('/api/projects')).json();
@@ -105,10 +133,13 @@ function copyOfDemo(Browser $browser): string
             delete file.site;
             form.append('file', new File([JSON.stringify(file)], 'project.json'));
             const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]);
-            const answer = await fetch('/api/projects/import', { method: 'POST', body: form, headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token } });
+            const headers = { Accept: 'application/json', 'X-XSRF-TOKEN': token };
+            const answer = await fetch('/api/projects/import', { method: 'POST', body: form, headers });
             return (await answer.json()).id;
         })().then(done, (e) => done(String(e)));
-        JS);
+        JS
+        ,
+    );
 
     return (string) $id;
 }

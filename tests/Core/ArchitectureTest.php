@@ -1,14 +1,36 @@
 <?php
 
-arch('the core knows nothing of the framework')->expect('Apron')->not->toUse(['Illuminate', 'Symfony', 'App', 'Laravel']);
+declare(strict_types=1);
 
-arch('the core reads and prints only through its formats')->expect(['echo', 'print', 'dd', 'dump', 'var_dump', 'exit', 'die'])->not->toBeUsedIn('Apron');
+it('writes no line wider than 120 characters, but for a text that stands in one', function () {
+    $root = dirname(__DIR__, 2);
+    $wide = [];
+    foreach (explode("\n", trim((string) shell_exec('cd '.escapeshellarg($root).' && git ls-files "*.php"'))) as $file) {
+        foreach (file("$root/$file", FILE_IGNORE_NEW_LINES) ?: [] as $i => $line) {
+            $text = preg_match('/([\'"])(?:(?!\1).){60,}\1/u', $line) === 1 || str_ends_with($file, '.blade.php');
+            if (mb_strlen($line) > 120 && ! $text) {
+                $wide[] = "$file:".($i + 1);
+            }
+        }
+    }
+    expect($wide)->toBe([]);
+});
+
+arch('the core knows nothing of the framework')
+    ->expect('Apron')
+    ->not->toUse(['Illuminate', 'Symfony', 'App', 'Laravel']);
+
+arch('the core reads and prints only through its formats')
+    ->expect(['echo', 'print', 'dd', 'dump', 'var_dump', 'exit', 'die'])
+    ->not->toBeUsedIn('Apron');
 
 it('has no two folders of the core that use each other, directly or in a ring', function () {
     $root = dirname(__DIR__, 2).'/core/src/';
     $folder = fn (string $class): string => explode('\\', $class)[1];
     $uses = [];
-    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root, FilesystemIterator::SKIP_DOTS)) as $file) {
+    foreach (
+        new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root, FilesystemIterator::SKIP_DOTS)) as $file
+    ) {
         $own = 'Apron\\'.strtr(substr($file->getPathname(), strlen($root), -4), '/', '\\');
         // Names that are written out are enough: within a folder nothing is imported, and across folders everything is.
         preg_match_all('/Apron(?:\\\\\w+){2,}/', php_strip_whitespace($file->getPathname()), $named);

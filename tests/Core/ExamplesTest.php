@@ -1,15 +1,30 @@
 <?php
 
+declare(strict_types=1);
+
 use Apron\Judgement\AssemblyAssessment;
 use Apron\Material\Catalogue;
 use Apron\Project\Example;
 use Apron\Rules\Severity;
 
-// What each worked example is there to show: the year, the worst severity, findings it must have (+) and must not (−). Common practice.
+// What each worked example is there to show: the year, the worst severity, findings it must have (+) and must not (−).
+// Common practice.
 const SHOWN = [
-    'foam-outside' => ['dry', 'note', '+practice.exterior-r-enough', '+practice.plane-warm', '−practice.double-barrier'],
+    'foam-outside' => [
+        'dry',
+        'note',
+        '+practice.exterior-r-enough',
+        '+practice.plane-warm',
+        '−practice.double-barrier',
+    ],
     'wool-outside' => ['dry', 'note', '+practice.retarder-inside', '−practice.double-retarder'],
-    'wool-only-inside' => ['dries', 'caution', '+year.dries.interface', '+practice.exterior-r-short', '+practice.leak-condenses'],
+    'wool-only-inside' => [
+        'dries',
+        'caution',
+        '+year.dries.interface',
+        '+practice.exterior-r-short',
+        '+practice.leak-condenses',
+    ],
     'stucco-direct' => ['dries', 'caution', '+practice.inward-drive'],
     'stucco-gap' => ['dry', 'note', '+practice.reservoir-drained', '−practice.inward-drive'],
     'foil-steel' => ['dry', 'note', '+practice.reservoir-drained', '−practice.double-barrier'],
@@ -39,9 +54,14 @@ it('ships worked examples whose verdict is what they are there to show', functio
     $codes = array_map(fn ($f) => $f->code, $assessed->findings());
     $worst = min(array_map(fn ($f) => $f->severity->rank(), $assessed->findings()));
     [$year, $severity] = SHOWN[$id];
-    expect($assessed->year->verdict())->toBe($year)->and($worst)->toBe(Severity::from($severity)->rank(), implode(' ', $codes));
+    expect($assessed->year->verdict())
+        ->toBe($year)
+        ->and($worst)
+        ->toBe(Severity::from($severity)->rank(), implode(' ', $codes));
     foreach (array_slice(SHOWN[$id], 2) as $code) {
-        str_starts_with($code, '+') ? expect($codes)->toContain(substr($code, 1)) : expect($codes)->not->toContain(mb_substr($code, 1));
+        str_starts_with($code, '+')
+            ? expect($codes)->toContain(substr($code, 1))
+            : expect($codes)->not->toContain(mb_substr($code, 1));
     }
 })->with(array_keys(SHOWN));
 
@@ -49,7 +69,10 @@ it('lists every example, in a climate of its own', function () {
     $all = Example::all(new Catalogue);
     expect(array_map(fn (Example $e) => $e->id, $all))->toBe(array_keys(SHOWN));
     foreach ($all as $example) {
-        expect($example->about)->not->toBe('')->and($example->project->brief->climate->zone)->not->toBeNull();
+        expect($example->about)
+            ->not->toBe('')
+            ->and($example->project->brief->climate->zone)
+            ->not->toBeNull();
     }
 });
 
@@ -57,7 +80,9 @@ it('loses half of the wool to continuous girts, and little to screws', function 
     $lost = function (string $id): float {
         $example = array_values(array_filter(Example::all(new Catalogue), fn (Example $e) => $e->id === $id))[0];
 
-        return (new AssemblyAssessment($example->project->brief, $example->project->assemblies[0]))->toArray()['lost_pct'];
+        return (new AssemblyAssessment($example->project->brief, $example->project->assemblies[0]))->toArray()[
+            'lost_pct'
+        ];
     };
     expect($lost('zgirts'))->toBeBetween(40.0, 60.0)->and($lost('clt-wall'))->toBeBetween(2.0, 12.0);
 });

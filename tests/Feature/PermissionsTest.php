@@ -1,11 +1,14 @@
 <?php
 
+declare(strict_types=1);
+
 use App\Models\Report;
 use App\Models\Role;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Storage;
 
-// Every route of the API against every kind of person: guest · inspector · consultant · a consultant of another practice.
+// Every route of the API against every kind of person: guest · inspector · consultant · a consultant of another
+// practice.
 const ROUTES = [
     'POST api/sign-in' => [422, 422, 422, 422],
     'POST api/sign-out' => [401, 204, 204, 204],
@@ -46,11 +49,16 @@ const ROUTES = [
     'DELETE api/projects/{project}/documents/{kind}/{key}' => [401, 403, 204, 403],
     'GET api/reports/{report}' => [401, 200, 200, 403],
     'GET api/reports/{report}/file' => [401, 404, 404, 403],
-    'POST api/reports/{report}/cancel' => [401, 403, 200, 403], // of a consultant’s report; an inspector cancels their own
+    // of a consultant’s report; an inspector cancels their own
+    'POST api/reports/{report}/cancel' => [401, 403, 200, 403],
 ];
 
 it('lists every route there is', function () {
-    $routes = collect(Route::getRoutes()->getRoutes())->filter(fn ($r) => str_starts_with($r->uri(), 'api/'))->map(fn ($r) => $r->methods()[0].' '.$r->uri())->values()->all();
+    $routes = collect(Route::getRoutes()->getRoutes())
+        ->filter(fn ($r) => str_starts_with($r->uri(), 'api/'))
+        ->map(fn ($r) => $r->methods()[0].' '.$r->uri())
+        ->values()
+        ->all();
     expect($routes)->toEqualCanonicalizing(array_keys(ROUTES));
 });
 
@@ -58,22 +66,55 @@ it('lets each person do what their role allows', function (string $route, int $c
     Storage::fake('files');
     Illuminate\Support\Facades\Queue::fake();
     [$project, $consultant, $inspector] = practice();
-    $report = Report::create(['project_id' => $project->id, 'by' => 'x', 'state' => 'queued', 'percent' => 0, 'doing' => '']);
+    $report = Report::create([
+        'project_id' => $project->id,
+        'by' => 'x',
+        'state' => 'queued',
+        'percent' => 0,
+        'doing' => '',
+    ]);
     $person = [null, $inspector, $consultant, person(Role::Consultant)][$column];
     [$method, $uri] = explode(' ', $route);
-    $uri = strtr($uri, ['{project}' => $project->id, '{key}' => str_contains($uri, 'sequences') ? 'o4' : 'w2', '{kind}' => 'assembly', '{digest}' => str_repeat('a', 64), '{report}' => $report->id]);
-    $response = ($person ? $this->actingAs($person) : $this)->json($method, "/$uri", $method === 'DELETE' ? ['revision' => 1] : []);
-    expect($response->getStatusCode())->toBe(ROUTES[$route][$column], "$route: ".mb_substr((string) $response->getContent(), 0, 300));
-})->with(array_keys(ROUTES))->with([0, 1, 2, 3]);
+    $uri = strtr($uri, [
+        '{project}' => $project->id,
+        '{key}' => str_contains($uri, 'sequences') ? 'o4' : 'w2',
+        '{kind}' => 'assembly',
+        '{digest}' => str_repeat('a', 64),
+        '{report}' => $report->id,
+    ]);
+    $response = ($person ? $this->actingAs($person) : $this)->json(
+        $method,
+        "/$uri",
+        $method === 'DELETE' ? ['revision' => 1] : [],
+    );
+    expect($response->getStatusCode())->toBe(
+        ROUTES[$route][$column],
+        "$route: ".mb_substr((string) $response->getContent(), 0, 300),
+    );
+})
+    ->with(array_keys(ROUTES))
+    ->with([0, 1, 2, 3]);
 
 it('sends a guest to sign in, and opens the print pages only by a signed address', function () {
     [$project] = practice();
-    $report = Report::create(['project_id' => $project->id, 'by' => 'x', 'state' => 'queued', 'percent' => 0, 'doing' => '']);
+    $report = Report::create([
+        'project_id' => $project->id,
+        'by' => 'x',
+        'state' => 'queued',
+        'percent' => 0,
+        'doing' => '',
+    ]);
     $this->withoutVite();
     $this->get('/p/any/brief')->assertRedirect('/sign-in');
     $this->get("/print/{$report->id}")->assertForbidden();
-    $this->get(Illuminate\Support\Facades\URL::temporarySignedRoute('print', now()->addMinute(), ['report' => $report->id]))->assertOk()->assertSee($project->name);
-    $this->get(Illuminate\Support\Facades\URL::temporarySignedRoute('print', now()->subMinute(), ['report' => $report->id]))->assertForbidden();
+    $this->get(
+        Illuminate\Support\Facades\URL::temporarySignedRoute('print', now()->addMinute(), ['report' => $report->id]),
+    )
+        ->assertOk()
+        ->assertSee($project->name);
+    $this->get(
+        Illuminate\Support\Facades\URL::temporarySignedRoute('print', now()->subMinute(), ['report' => $report->id]),
+    )->assertForbidden();
 });
 
 it('sets a content policy without inline script', function () {
@@ -107,5 +148,7 @@ it('refuses a change without the token of its session', function () {
     };
     $request = Illuminate\Http\Request::create('/api/sign-out', 'POST');
     $request->setLaravelSession(app('session')->driver());
-    expect(fn () => $middleware->handle($request, fn () => response('')))->toThrow(Illuminate\Session\TokenMismatchException::class);
+    expect(fn () => $middleware->handle($request, fn () => response('')))->toThrow(
+        Illuminate\Session\TokenMismatchException::class,
+    );
 });

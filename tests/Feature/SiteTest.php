@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 use App\Models\SiteEvent;
 use Illuminate\Database\QueryException;
 use Illuminate\Http\UploadedFile;
@@ -11,13 +13,25 @@ beforeEach(function () {
     [$this->project, $this->consultant, $this->inspector] = practice();
     $this->path = "/api/projects/{$this->project->id}";
     $this->visit = json_decode($this->project->siteEvents()->where('kind', 'visit')->firstOrFail()->content)->id;
-    $this->reading = fn (array $more = []) => $more + ['id' => 'new1', 'kind' => 'reading', 'visit' => $this->visit, 'at' => '2026-10-15T08:00:00Z', 'check' => 'o4.flap-over-head-strip', 'value_mm' => 62, 'typed' => '62'];
+    $this->reading = fn (array $more = []) => $more + [
+        'id' => 'new1',
+        'kind' => 'reading',
+        'visit' => $this->visit,
+        'at' => '2026-10-15T08:00:00Z',
+        'check' => 'o4.flap-over-head-strip',
+        'value_mm' => 62,
+        'typed' => '62',
+    ];
     $this->actingAs($this->inspector);
 });
 
 it('takes an event once however often it is sent, and says who sent it', function () {
-    $this->postJson("{$this->path}/site/events", ['events' => [($this->reading)(['by' => 'Somebody Else'])]])->assertOk()->assertJson(['new' => 1]);
-    $this->postJson("{$this->path}/site/events", ['events' => [($this->reading)(), ($this->reading)(['id' => 'new2'])]])->assertOk()->assertJson(['new' => 1]);
+    $this->postJson("{$this->path}/site/events", ['events' => [($this->reading)(['by' => 'Somebody Else'])]])
+        ->assertOk()
+        ->assertJson(['new' => 1]);
+    $this->postJson("{$this->path}/site/events", ['events' => [($this->reading)(), ($this->reading)(['id' => 'new2'])]])
+        ->assertOk()
+        ->assertJson(['new' => 1]);
     $stored = json_decode($this->project->siteEvents()->where('event', 'new1')->firstOrFail()->content);
     expect($stored->by)->toBe($this->inspector->name)->and($stored->value_mm)->toBe(62);
     $check = collect($this->getJson("{$this->path}/site")->json('checks'))->firstWhere('id', 'o4.flap-over-head-strip');
@@ -26,23 +40,53 @@ it('takes an event once however often it is sent, and says who sent it', functio
 
 it('never changes or removes what was seen', function (string $how) {
     $event = SiteEvent::where('project_id', $this->project->id)->firstOrFail();
-    $change = $how === 'update' ? fn () => DB::table('site_events')->where('id', $event->id)->update(['content' => '{}']) : fn () => DB::table('site_events')->where('id', $event->id)->delete();
+    $change =
+        $how === 'update'
+            ? fn () => DB::table('site_events')
+                ->where('id', $event->id)
+                ->update(['content' => '{}'])
+            : fn () => DB::table('site_events')->where('id', $event->id)->delete();
     expect($change)->toThrow(QueryException::class, 'only ever added');
 })->with(['update', 'delete']);
 
 it('corrects a reading by a later one and keeps both', function () {
     $this->postJson("{$this->path}/site/events", ['events' => [($this->reading)()]])->assertOk();
-    $this->postJson("{$this->path}/site/events", ['events' => [($this->reading)(['id' => 'new2', 'value_mm' => 121, 'supersedes' => 'new1', 'at' => '2026-10-15T08:05:00Z'])]])->assertOk();
+    $this->postJson("{$this->path}/site/events", [
+        'events' => [
+            ($this->reading)([
+                'id' => 'new2',
+                'value_mm' => 121,
+                'supersedes' => 'new1',
+                'at' => '2026-10-15T08:05:00Z',
+            ]),
+        ],
+    ])->assertOk();
     $check = collect($this->getJson("{$this->path}/site")->json('checks'))->firstWhere('id', 'o4.flap-over-head-strip');
-    expect($check['verdict'])->toMatchArray(['severity' => 'pass', 'count' => 1])->and($this->project->siteEvents()->whereIn('event', ['new1', 'new2'])->count())->toBe(2);
+    expect($check['verdict'])
+        ->toMatchArray(['severity' => 'pass', 'count' => 1])
+        ->and(
+            $this->project
+                ->siteEvents()
+                ->whereIn('event', ['new1', 'new2'])
+                ->count(),
+        )
+        ->toBe(2);
 });
 
 it('refuses what it cannot keep, with the place, and keeps none of the lot', function (array $more, string $pointer) {
     $before = $this->project->siteEvents()->count();
-    $this->postJson("{$this->path}/site/events", ['events' => [($this->reading)(['id' => 'sound']), ($this->reading)($more)]])->assertStatus(422)->assertJsonPath('pointer', $pointer);
+    $this->postJson("{$this->path}/site/events", [
+        'events' => [($this->reading)(['id' => 'sound']), ($this->reading)($more)],
+    ])
+        ->assertStatus(422)
+        ->assertJsonPath('pointer', $pointer);
     expect($this->project->siteEvents()->count())->toBe($before);
 })->with([
-    [['value_mm' => -1], '/events/1/value_mm'], [['kind' => 'rumour'], '/events/1/kind'], [['at' => 'noon'], '/events/1/at'], [['holds' => true], '/events/1'], [['photographs' => [str_repeat('a', 64)]], '/events/1/photographs'],
+    [['value_mm' => -1], '/events/1/value_mm'],
+    [['kind' => 'rumour'], '/events/1/kind'],
+    [['at' => 'noon'], '/events/1/at'],
+    [['holds' => true], '/events/1'],
+    [['photographs' => [str_repeat('a', 64)]], '/events/1/photographs'],
 ]);
 
 it('leaves place and camera of a photograph behind, and turns it upright', function () {
@@ -51,25 +95,57 @@ it('leaves place and camera of a photograph behind, and turns it upright', funct
     ob_start();
     imagejpeg($picture);
     $jpeg = ob_get_clean();
-    $tiff = "MM\0*\0\0\0\x08"."\0\x02"."\x01\x12\0\x03\0\0\0\x01\0\x06\0\0"."\x88\x25\0\x04\0\0\0\x01\0\0\0\x26"."\0\0\0\0"."\0\x01"."\0\x01\0\x02\0\0\0\x02N\0\0\0"."\0\0\0\0";
+    $tiff =
+        "MM\0*\0\0\0\x08".
+        "\0\x02".
+        "\x01\x12\0\x03\0\0\0\x01\0\x06\0\0".
+        "\x88\x25\0\x04\0\0\0\x01\0\0\0\x26".
+        "\0\0\0\0".
+        "\0\x01".
+        "\0\x01\0\x02\0\0\0\x02N\0\0\0".
+        "\0\0\0\0";
     $exif = "Exif\0\0".$tiff;
     $tagged = substr($jpeg, 0, 2)."\xFF\xE1".pack('n', strlen($exif) + 2).$exif.substr($jpeg, 2);
     $read = exif_read_data('data://image/jpeg;base64,'.base64_encode($tagged));
     expect($read['Orientation'])->toBe(6)->and($read)->toHaveKey('GPSLatitudeRef');
 
-    $answer = $this->post("{$this->path}/photographs", ['photograph' => UploadedFile::fake()->createWithContent('a.jpg', $tagged)])->assertCreated();
-    $kept = $this->get("{$this->path}/photographs/{$answer->json('sha256')}")->assertOk()->getContent();
-    expect($answer->json('width'))->toBe(40)->and($answer->json('height'))->toBe(80)->and(hash('sha256', $kept))->toBe($answer->json('sha256'))
-        ->and($kept)->not->toContain('Exif')->and(exif_read_data('data://image/jpeg;base64,'.base64_encode($kept)))->not->toHaveKey('GPSLatitudeRef');
+    $answer = $this->post("{$this->path}/photographs", [
+        'photograph' => UploadedFile::fake()->createWithContent('a.jpg', $tagged),
+    ])->assertCreated();
+    $kept = $this->get("{$this->path}/photographs/{$answer->json('sha256')}")
+        ->assertOk()
+        ->getContent();
+    expect($answer->json('width'))
+        ->toBe(40)
+        ->and($answer->json('height'))
+        ->toBe(80)
+        ->and(hash('sha256', $kept))
+        ->toBe($answer->json('sha256'))
+        ->and($kept)
+        ->not->toContain('Exif')
+        ->and(exif_read_data('data://image/jpeg;base64,'.base64_encode($kept)))
+        ->not->toHaveKey('GPSLatitudeRef');
 });
 
 it('makes a large photograph smaller', function () {
-    $answer = $this->post("{$this->path}/photographs", ['photograph' => UploadedFile::fake()->image('a.png', 3000, 1500)])->assertCreated();
+    $answer = $this->post("{$this->path}/photographs", [
+        'photograph' => UploadedFile::fake()->image('a.png', 3000, 1500),
+    ])->assertCreated();
     expect([$answer->json('width'), $answer->json('height')])->toBe([2048, 1024]);
 });
 
 it('refuses what is no photograph, or too much of one', function (string $content, string $value) {
     config(['apron.photograph_most_bytes' => 200_000]);
-    $this->post("{$this->path}/photographs", ['photograph' => UploadedFile::fake()->createWithContent('a.jpg', $content)], ['Accept' => 'application/json'])
-        ->assertStatus(422)->assertJsonPath('pointer', '/photograph')->assertJsonPath('value', $value);
-})->with([['<svg xmlns="http://www.w3.org/2000/svg"/>', 'no picture'], ["GIF89a\x01\0\x01\0\x80\0\0\0\0\0\xff\xff\xff,\0\0\0\0\x01\0\x01\0\0\x02\x02D\x01\0;", 'image/gif'], [str_repeat('x', 300_000), '0.3 MB']]);
+    $this->post(
+        "{$this->path}/photographs",
+        ['photograph' => UploadedFile::fake()->createWithContent('a.jpg', $content)],
+        ['Accept' => 'application/json'],
+    )
+        ->assertStatus(422)
+        ->assertJsonPath('pointer', '/photograph')
+        ->assertJsonPath('value', $value);
+})->with([
+    ['<svg xmlns="http://www.w3.org/2000/svg"/>', 'no picture'],
+    ["GIF89a\x01\0\x01\0\x80\0\0\0\0\0\xff\xff\xff,\0\0\0\0\x01\0\x01\0\0\x02\x02D\x01\0;", 'image/gif'],
+    [str_repeat('x', 300_000), '0.3 MB'],
+]);

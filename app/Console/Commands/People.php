@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Console\Commands;
 
 use App\Models\Organisation;
@@ -19,7 +21,11 @@ class People extends Command
         try {
             match ($this->said('what')) {
                 'list' => $this->all(),
-                'add' => $this->add(trim($this->said('name')), mb_strtolower(trim($this->said('email'))), Role::tryFrom($this->said('role'))),
+                'add' => $this->add(
+                    trim($this->said('name')),
+                    mb_strtolower(trim($this->said('email'))),
+                    Role::tryFrom($this->said('role')),
+                ),
                 'reset' => $this->reset($this->found($this->said('name'))),
                 'remove' => $this->remove($this->found($this->said('name'))),
                 default => throw new \InvalidArgumentException('./apron people add, reset, remove or list'),
@@ -36,20 +42,31 @@ class People extends Command
     private function all(): void
     {
         foreach (User::orderBy('email')->get() as $person) {
-            $this->line("{$person->email}  {$person->name}  {$person->role->value}".($person->left_at === null ? '' : '  left'));
+            $this->line(
+                "{$person->email}  {$person->name}  {$person->role->value}".
+                    ($person->left_at === null ? '' : '  left'),
+            );
         }
     }
 
     private function add(string $name, string $email, ?Role $role): void
     {
         if ($name === '' || filter_var($email, FILTER_VALIDATE_EMAIL) === false || $role === null) {
-            throw new \InvalidArgumentException('./apron people add "Their Name" them@practice.example consultant|inspector "The Practice"');
+            throw new \InvalidArgumentException(
+                './apron people add "Their Name" them@practice.example consultant|inspector "The Practice"',
+            );
         }
         if (User::where('email', $email)->exists()) {
             throw new \InvalidArgumentException("{$email} is here already: ./apron people reset {$email}");
         }
         $secret = self::password();
-        User::create(['organisation_id' => $this->practice()->id, 'name' => $name, 'email' => $email, 'role' => $role, 'password' => $secret]);
+        User::create([
+            'organisation_id' => $this->practice()->id,
+            'name' => $name,
+            'email' => $email,
+            'role' => $role,
+            'password' => $secret,
+        ]);
         $this->line("{$name} signs in as {$email} with {$secret}");
     }
 
@@ -57,8 +74,10 @@ class People extends Command
     {
         $name = $this->said('practice');
 
-        return ($name === '' ? Organisation::orderBy('created_at')->first() : Organisation::firstOrCreate(['name' => $name]))
-            ?? throw new \InvalidArgumentException('The first person needs a practice: a fourth word after the role.');
+        return ($name === ''
+            ? Organisation::orderBy('created_at')->first()
+            : Organisation::firstOrCreate(['name' => $name])) ??
+            throw new \InvalidArgumentException('The first person needs a practice: a fourth word after the role.');
     }
 
     private function reset(User $person): void
@@ -77,7 +96,8 @@ class People extends Command
 
     private function found(string $email): User
     {
-        return User::where('email', mb_strtolower($email))->first() ?? throw new \InvalidArgumentException("Nobody signs in as {$email}.");
+        return User::where('email', mb_strtolower($email))->first() ??
+            throw new \InvalidArgumentException("Nobody signs in as {$email}.");
     }
 
     private function said(string $argument): string

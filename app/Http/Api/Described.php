@@ -1,10 +1,14 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Http\Api;
 
 use OpenApi\Attributes as OA;
 
-/** What the description of an operation needs beside its path: parameters from the path itself, answers in a line each. */
+/**
+ * What the description of an operation needs beside its path: parameters from the path itself, answers in a line each.
+ */
 final class Described
 {
     /** What a query may carry anywhere: units as they are to be shown. */
@@ -25,13 +29,26 @@ final class Described
         preg_match_all('/\{(\w+)\}/', $path, $names);
 
         return [
-            ...array_map(fn (string $name): OA\Parameter => new OA\PathParameter(name: $name, schema: new OA\Schema(type: 'string')), $names[1]),
-            ...array_map(fn (string $name): OA\Parameter => new OA\QueryParameter(name: $name, schema: new OA\Schema(...self::QUERIES[$name])), $queries),
+            ...array_map(
+                fn (string $name): OA\Parameter => new OA\PathParameter(
+                    name: $name,
+                    schema: new OA\Schema(type: 'string'),
+                ),
+                $names[1],
+            ),
+            ...array_map(
+                fn (string $name): OA\Parameter => new OA\QueryParameter(
+                    name: $name,
+                    schema: new OA\Schema(...self::QUERIES[$name]),
+                ),
+                $queries,
+            ),
         ];
     }
 
     /**
-     * @param  array<int, string|array{string, string}>  $answers  status => what it means, or that and the schema of its JSON; a list of them is `Name[]`
+     * @param  array<int, string|array{string, string}>  $answers  status => what it means, or that and the schema of
+     *   its JSON; a list of them is `Name[]`
      * @return list<OA\Response>
      */
     public static function answers(array $answers): array
@@ -39,7 +56,11 @@ final class Described
         $described = [];
         foreach ($answers as $status => $answer) {
             [$says, $schema] = is_array($answer) ? $answer : [$answer, null];
-            $described[] = new OA\Response(response: $status, description: $says, content: $schema === null ? null : self::json($schema));
+            $described[] = new OA\Response(
+                response: $status,
+                description: $says,
+                content: $schema === null ? null : self::json($schema),
+            );
         }
 
         return $described;

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Http\Api;
 
 use Attribute;
@@ -15,7 +17,10 @@ final class Put extends OA\Put
     public function __construct(string $path, string $id, array $answers, array $queries = [])
     {
         parent::__construct(
-            path: $path, operationId: $id, parameters: Described::parameters($path, $queries), responses: Described::answers($answers),
+            path: $path,
+            operationId: $id,
+            parameters: Described::parameters($path, $queries),
+            responses: Described::answers($answers),
         );
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Http\Controllers;
 
 use App\Http\Api;
@@ -29,11 +31,17 @@ class AssemblyController
     }
 
     /** What would clear one finding of a draft. */
-    #[Api\Post('/api/projects/{project}/cures', id: 'cures', answers: [
-        200 => ['changes that clear the finding', 'Cures'],
-        404 => 'the draft has no such finding',
-        422 => 'cannot be used',
-    ])]
+    #[
+        Api\Post(
+            '/api/projects/{project}/cures',
+            id: 'cures',
+            answers: [
+                200 => ['changes that clear the finding', 'Cures'],
+                404 => 'the draft has no such finding',
+                422 => 'cannot be used',
+            ],
+        ),
+    ]
     public function cures(Request $request, Project $project): JsonResponse
     {
         $given = $request->validate(['key' => 'required|string']);
@@ -42,17 +50,27 @@ class AssemblyController
         $assembly = $core->assemblies[0];
         foreach ((new AssemblyAssessment($core->brief, $assembly))->findings() as $finding) {
             if ($finding->key() === $given['key']) {
-                return $this->answer($finding, new CureSearch($core->brief, $assembly, $finding, $core->materials), $words);
+                return $this->answer(
+                    $finding,
+                    new CureSearch($core->brief, $assembly, $finding, $core->materials),
+                    $words,
+                );
             }
         }
         abort(404, 'This finding is gone.');
     }
 
     /** The thickness of one layer in every generic climate. */
-    #[Api\Post('/api/projects/{project}/sweep', id: 'sweep', answers: [
-        200 => ['a row of points for each climate', 'SweepRow[]'],
-        422 => 'cannot be used',
-    ])]
+    #[
+        Api\Post(
+            '/api/projects/{project}/sweep',
+            id: 'sweep',
+            answers: [
+                200 => ['a row of points for each climate', 'SweepRow[]'],
+                422 => 'cannot be used',
+            ],
+        ),
+    ]
     public function sweep(Request $request, Project $project, GenericClimates $climates): JsonResponse
     {
         $given = $request->validate(['layer' => 'required|string']);
@@ -62,7 +80,9 @@ class AssemblyController
             if ($layer->id === $given['layer']) {
                 $own = $core->brief->climate === null ? [] : [$core->brief->climate];
                 $names = array_map(fn ($climate): string => $climate->name, $own);
-                $generic = array_values(array_filter($climates->all(), fn ($climate): bool => ! in_array($climate->name, $names, true)));
+                $generic = array_values(
+                    array_filter($climates->all(), fn ($climate): bool => ! in_array($climate->name, $names, true)),
+                );
 
                 return new JsonResponse(Sweep::over($core->brief, $assembly, $i, [...$own, ...$generic]));
             }
@@ -70,25 +90,47 @@ class AssemblyController
         abort(422, "No layer “{$given['layer']}” in this assembly.");
     }
 
-    #[Api\Get('/api/examples', id: 'examples', answers: [
-        200 => ['assemblies of the trade with their verdicts', 'Example[]'],
-    ], queries: ['units'])]
+    #[
+        Api\Get(
+            '/api/examples',
+            id: 'examples',
+            answers: [
+                200 => ['assemblies of the trade with their verdicts', 'Example[]'],
+            ],
+            queries: ['units'],
+        ),
+    ]
     public function examples(Request $request): JsonResponse
     {
         $words = new Words(Wording::units($request) ?? UnitSystem::SI);
 
-        return new JsonResponse(array_map(function (Example $example) use ($words): array {
-            $assessed = new AssemblyAssessment($example->project->brief, $example->project->assemblies[0]);
-            // What its figures are from is true of every example and says nothing of this one.
-            $findings = array_values(array_filter(Finding::worstFirst($assessed->findings()), fn (Finding $finding): bool => $finding->code !== 'material.from-memory'));
+        return new JsonResponse(
+            array_map(function (Example $example) use ($words): array {
+                $assessed = new AssemblyAssessment($example->project->brief, $example->project->assemblies[0]);
+                // What its figures are from is true of every example and says nothing of this one.
+                $findings = array_values(
+                    array_filter(
+                        Finding::worstFirst($assessed->findings()),
+                        fn (Finding $finding): bool => $finding->code !== 'material.from-memory',
+                    ),
+                );
 
-            return [
-                'id' => $example->id, 'title' => $example->title, 'about' => $example->about, 'climate' => $example->project->brief->climate?->name,
-                'u_w_m2k' => $assessed->heat->overallU(), 'year' => $assessed->year?->verdict(), 'worst' => $findings[0]->severity->value,
-                'says' => array_map(fn (Finding $finding): string => $words->of($finding)['title'], array_slice($findings, 0, 2)),
-                'assembly' => AssemblyFormat::write($example->project->assemblies[0]),
-            ];
-        }, Example::all($this->catalogue)));
+                return [
+                    'id' => $example->id,
+                    'title' => $example->title,
+                    'about' => $example->about,
+                    'climate' => $example->project->brief->climate?->name,
+                    'u_w_m2k' => $assessed->heat->overallU(),
+                    'year' => $assessed->year?->verdict(),
+                    'worst' => $findings[0]->severity->value,
+                    'says' => array_map(
+                        fn (Finding $finding): string => $words->of($finding)['title'],
+                        array_slice($findings, 0, 2),
+                    ),
+                    'assembly' => AssemblyFormat::write($example->project->assemblies[0]),
+                ];
+            }, Example::all($this->catalogue)),
+        );
     }
 
     private function answer(Finding $finding, CureSearch $search, Words $words): JsonResponse
@@ -97,15 +139,27 @@ class AssemblyController
 
         return new JsonResponse([
             'title' => $words->of($finding)['title'],
-            'measure' => $measure === null ? null : [
-                'figure' => $measure->figure, 'title' => $words->text('figure.'.$measure->figure, 'title'), 'limit' => $measure->limit,
-                'limit_shown' => $words->figure($measure->figure, $measure->limit), 'above' => $measure->above,
-            ],
-            'cures' => array_map(fn (Cure $cure): array => [
-                'kind' => $cure->kind, 'layer' => $cure->layer, 'title' => $words->text($cure->code(), 'title', $cure->figures),
-                'from' => $cure->from, 'to' => $cure->to, 'curve' => $cure->curve,
-                'content' => $cure->assembly === null ? null : AssemblyFormat::write($cure->assembly),
-            ], $search->all()),
+            'measure' => $measure === null
+                    ? null
+                    : [
+                        'figure' => $measure->figure,
+                        'title' => $words->text('figure.'.$measure->figure, 'title'),
+                        'limit' => $measure->limit,
+                        'limit_shown' => $words->figure($measure->figure, $measure->limit),
+                        'above' => $measure->above,
+                    ],
+            'cures' => array_map(
+                fn (Cure $cure): array => [
+                    'kind' => $cure->kind,
+                    'layer' => $cure->layer,
+                    'title' => $words->text($cure->code(), 'title', $cure->figures),
+                    'from' => $cure->from,
+                    'to' => $cure->to,
+                    'curve' => $cure->curve,
+                    'content' => $cure->assembly === null ? null : AssemblyFormat::write($cure->assembly),
+                ],
+                $search->all(),
+            ),
         ]);
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Http\Controllers;
 
 use App\Http\Api;
@@ -24,19 +26,33 @@ class ClimateController
     }
 
     /** A weather file or a table of months turned into a climate; nothing is stored. */
-    #[Api\Post('/api/projects/{project}/climate', id: 'readClimate', answers: [
-        200 => ['the climate, and how it came about', 'ReadClimate'],
-        422 => 'a damaged file: line and reason',
-    ])]
+    #[
+        Api\Post(
+            '/api/projects/{project}/climate',
+            id: 'readClimate',
+            answers: [
+                200 => ['the climate, and how it came about', 'ReadClimate'],
+                422 => 'a damaged file: line and reason',
+            ],
+        ),
+    ]
     public function read(Request $request, Project $project): JsonResponse
     {
         $request->validate(['file' => 'required|file|max:16384']);
         $file = $request->file('file');
         $text = (string) file_get_contents($file->getRealPath());
-        $epw = str_starts_with(strtoupper(ltrim($text)), 'LOCATION') || str_ends_with(strtolower($file->getClientOriginalName()), '.epw');
+        $epw =
+            str_starts_with(strtoupper(ltrim($text)), 'LOCATION') ||
+            str_ends_with(strtolower($file->getClientOriginalName()), '.epw');
         try {
             $hours = $epw ? EpwReader::read($text) : null;
-            $climate = $hours?->climate() ?? MonthTable::read(mb_scrub($text), mb_substr(pathinfo($file->getClientOriginalName(), PATHINFO_FILENAME), 0, 200) ?: 'months from a table');
+            $climate =
+                $hours?->climate() ??
+                MonthTable::read(
+                    mb_scrub($text),
+                    mb_substr(pathinfo($file->getClientOriginalName(), PATHINFO_FILENAME), 0, 200) ?:
+                    'months from a table',
+                );
         } catch (ClimateFileRefused $refused) {
             return new JsonResponse(['message' => $refused->getMessage(), 'line' => $refused->atLine], 422);
         }
@@ -49,21 +65,42 @@ class ClimateController
         ]);
     }
 
-    #[Api\Get('/api/projects/{project}/hours.csv', id: 'hours', answers: [
-        200 => 'a year of hours made from the climate’s months',
-        404 => 'the project has no climate',
-    ], queries: ['seed'])]
+    #[
+        Api\Get(
+            '/api/projects/{project}/hours.csv',
+            id: 'hours',
+            answers: [
+                200 => 'a year of hours made from the climate’s months',
+                404 => 'the project has no climate',
+            ],
+            queries: ['seed'],
+        ),
+    ]
     public function hours(Request $request, Project $project, StoredProject $stored): Response
     {
         $seed = (int) ($request->validate(['seed' => 'nullable|integer|min:0|max:2147483647'])['seed'] ?? 1);
         $climate = $stored->part($project)->brief->climate ?? abort(404, 'This project has no climate yet.');
         $name = trim((string) preg_replace('/[\x00-\x1f\x7f,"]+/', ' ', $climate->name));
-        $lines = ["# made from the twelve months of $name, seed $seed; not a measured year", 'hour,temperature_c,vapour_pressure_pa,rain_mm,wind_m_s,wind_from_deg,sun_w_m2'];
+        $lines = [
+            "# made from the twelve months of $name, seed $seed; not a measured year",
+            'hour,temperature_c,vapour_pressure_pa,rain_mm,wind_m_s,wind_from_deg,sun_w_m2',
+        ];
         $cell = fn (?float $value, int $digits): string => $value === null ? '' : (string) round($value, $digits);
         foreach (HourlyYear::synthesise($climate, $seed)->hours as $i => $hour) {
-            $lines[] = implode(',', [$i + 1, $cell($hour->celsius, 2), $cell($hour->vapourPressure, 1), $cell($hour->rain, 3), $cell($hour->wind, 2), $cell($hour->windFrom, 0), $cell($hour->sun, 1)]);
+            $lines[] = implode(',', [
+                $i + 1,
+                $cell($hour->celsius, 2),
+                $cell($hour->vapourPressure, 1),
+                $cell($hour->rain, 3),
+                $cell($hour->wind, 2),
+                $cell($hour->windFrom, 0),
+                $cell($hour->sun, 1),
+            ]);
         }
 
-        return new Response(implode("\n", $lines)."\n", 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="hours.csv"']);
+        return new Response(implode("\n", $lines)."\n", 200, [
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="hours.csv"',
+        ]);
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Http\Controllers;
 
 use App\Http\Api;
@@ -26,25 +28,45 @@ class DocumentController
     }
 
     /** @param  DocumentSection<mixed>  $kind */
-    #[Api\Put('/api/projects/{project}/documents/{kind}/{key}', id: 'saveDocument', answers: [
-        200 => ['as saved', 'Document'],
-        409 => 'saved by somebody else in the meantime; both sides',
-        422 => 'cannot be used',
-    ])]
+    #[
+        Api\Put(
+            '/api/projects/{project}/documents/{kind}/{key}',
+            id: 'saveDocument',
+            answers: [
+                200 => ['as saved', 'Document'],
+                409 => 'saved by somebody else in the meantime; both sides',
+                422 => 'cannot be used',
+            ],
+        ),
+    ]
     public function save(Request $request, Project $project, DocumentSection $kind, string $key): JsonResponse
     {
         $given = $request->validate(['revision' => 'required|integer|min:0', 'save' => 'nullable|string|max:40']);
-        $document = $this->store->save($project, $kind, $key, (int) $given['revision'], Body::content($request), Person::of($request), $given['save'] ?? null);
+        $document = $this->store->save(
+            $project,
+            $kind,
+            $key,
+            (int) $given['revision'],
+            Body::content($request),
+            Person::of($request),
+            $given['save'] ?? null,
+        );
 
         return new JsonResponse($document->toShape());
     }
 
     /** @param  DocumentSection<mixed>  $kind */
-    #[Api\Delete('/api/projects/{project}/documents/{kind}/{key}', id: 'removeDocument', answers: [
-        204 => 'removed, and to be brought back by saving over it',
-        409 => 'saved by somebody else in the meantime',
-        422 => 'something else stands on it',
-    ])]
+    #[
+        Api\Delete(
+            '/api/projects/{project}/documents/{kind}/{key}',
+            id: 'removeDocument',
+            answers: [
+                204 => 'removed, and to be brought back by saving over it',
+                409 => 'saved by somebody else in the meantime',
+                422 => 'something else stands on it',
+            ],
+        ),
+    ]
     public function remove(Request $request, Project $project, DocumentSection $kind, string $key): JsonResponse
     {
         abort_if($kind instanceof BriefSection, 422, 'A project keeps its brief.');
@@ -55,48 +77,90 @@ class DocumentController
     }
 
     /** @param  DocumentSection<mixed>  $kind */
-    #[Api\Get('/api/projects/{project}/documents/{kind}/{key}/revisions', id: 'revisions', answers: [
-        200 => ['everything it has been, newest first; without content where it was removed', 'Revision[]'],
-    ])]
+    #[
+        Api\Get(
+            '/api/projects/{project}/documents/{kind}/{key}/revisions',
+            id: 'revisions',
+            answers: [
+                200 => ['everything it has been, newest first; without content where it was removed', 'Revision[]'],
+            ],
+        ),
+    ]
     public function revisions(Project $project, DocumentSection $kind, string $key): JsonResponse
     {
-        return new JsonResponse(array_map(fn (DocumentRevision $r): array => $r->toShape(), $this->store->revisions($project, $kind, $key)));
+        return new JsonResponse(
+            array_map(fn (DocumentRevision $r): array => $r->toShape(), $this->store->revisions($project, $kind, $key)),
+        );
     }
 
-    #[Api\Get('/api/projects/{project}/removed', id: 'removed', answers: [
-        200 => ['what was taken out, the last first', 'RemovedDocument[]'],
-    ])]
+    #[
+        Api\Get(
+            '/api/projects/{project}/removed',
+            id: 'removed',
+            answers: [
+                200 => ['what was taken out, the last first', 'RemovedDocument[]'],
+            ],
+        ),
+    ]
     public function removed(Project $project): JsonResponse
     {
-        $removed = Document::where('project_id', $project->id)->whereNotNull('removed_at')->orderByDesc('removed_at')->orderBy('key')->limit(200)->get();
-        $by = DocumentRevision::whereIn('document_id', $removed->modelKeys())->whereNull('content')->orderBy('number')->pluck('by', 'document_id');
+        $removed = Document::where('project_id', $project->id)
+            ->whereNotNull('removed_at')
+            ->orderByDesc('removed_at')
+            ->orderBy('key')
+            ->limit(200)
+            ->get();
+        $by = DocumentRevision::whereIn('document_id', $removed->modelKeys())
+            ->whereNull('content')
+            ->orderBy('number')
+            ->pluck('by', 'document_id');
 
-        return new JsonResponse($removed->map(fn (Document $d): array => [
-            'kind' => $d->kind, 'key' => $d->key, 'revision' => $d->revision, 'name' => (string) ($d->decoded()->title ?? $d->decoded()->name ?? $d->key),
-            'by' => (string) ($by[$d->id] ?? ''), 'at' => (string) $d->removed_at?->toIso8601ZuluString(),
-        ]));
+        return new JsonResponse(
+            $removed->map(
+                fn (Document $d): array => [
+                    'kind' => $d->kind,
+                    'key' => $d->key,
+                    'revision' => $d->revision,
+                    'name' => (string) ($d->decoded()->title ?? ($d->decoded()->name ?? $d->key)),
+                    'by' => (string) ($by[$d->id] ?? ''),
+                    'at' => (string) $d->removed_at?->toIso8601ZuluString(),
+                ],
+            ),
+        );
     }
 
     /** A draft, assessed in its project and not stored: the answer to every key typed on a drawing. */
-    #[Api\Post('/api/projects/{project}/assess', id: 'assessDraft', answers: [
-        200 => ['figures and findings of the draft', 'Assessment'],
-        422 => 'cannot be used',
-    ])]
+    #[
+        Api\Post(
+            '/api/projects/{project}/assess',
+            id: 'assessDraft',
+            answers: [
+                200 => ['figures and findings of the draft', 'Assessment'],
+                422 => 'cannot be used',
+            ],
+        ),
+    ]
     public function assess(Request $request, Project $project): JsonResponse
     {
         $given = $request->validate(['kind' => ['required', Rule::in($this->drafted())]]);
         $section = $this->stored->sections->ofKind($given['kind']) ?? throw new \LogicException($given['kind']);
         $core = $this->stored->draft($project, $section, Body::content($request));
 
-        return JsonResponse::fromJsonString(json_encode(
-            (new Assessment($core))->toArray(Wording::of($request, $core->brief)), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION,
-        ));
+        return JsonResponse::fromJsonString(
+            json_encode(
+                (new Assessment($core))->toArray(Wording::of($request, $core->brief)),
+                JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION,
+            ),
+        );
     }
 
     /** @return list<string> kinds that are assessed as they are typed; a detail has its own sheet */
     private function drafted(): array
     {
-        $short = array_filter($this->stored->sections->documents(), fn (DocumentSection $s): bool => ! $s instanceof ListSection || $s->figuresAreShort());
+        $short = array_filter(
+            $this->stored->sections->documents(),
+            fn (DocumentSection $s): bool => ! ($s instanceof ListSection) || $s->figuresAreShort(),
+        );
 
         return array_values(array_map(fn (DocumentSection $s): string => $s->kind(), $short));
     }

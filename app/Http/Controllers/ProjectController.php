@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Http\Controllers;
 
 use App\Http\Api;
@@ -26,40 +28,77 @@ class ProjectController
     /** So many projects are listed at once; more by the next page, or by a part of their name. */
     private const PAGE = 100;
 
-    public function __construct(private readonly ProjectImport $import, private readonly StoredProject $stored, private readonly KeptAssessment $kept)
-    {
+    public function __construct(
+        private readonly ProjectImport $import,
+        private readonly StoredProject $stored,
+        private readonly KeptAssessment $kept,
+    ) {
     }
 
     #[Api\Get('/api/projects', id: 'projects', answers: [200 => 'the projects of one’s organisation'])]
     public function index(Request $request): JsonResponse
     {
-        $given = $request->validate(['find' => 'nullable|string|max:200', 'page' => 'nullable|integer|min:1|max:100000']);
-        $found = Project::query()->toBase()->where('organisation_id', Person::of($request)->organisation_id)
-            ->when($given['find'] ?? null, fn ($query, string $words) => $query->whereRaw('name collate utf8mb4_general_ci like ?', ['%'.addcslashes($words, '%_\\').'%']))
-            ->orderByDesc('updated_at')->orderBy('id');
+        $given = $request->validate([
+            'find' => 'nullable|string|max:200',
+            'page' => 'nullable|integer|min:1|max:100000',
+        ]);
+        $found = Project::query()
+            ->toBase()
+            ->where('organisation_id', Person::of($request)->organisation_id)
+            ->when(
+                $given['find'] ?? null,
+                fn ($query, string $words) => $query->whereRaw('name collate utf8mb4_general_ci like ?', [
+                    '%'.addcslashes($words, '%_\\').'%',
+                ]),
+            )
+            ->orderByDesc('updated_at')
+            ->orderBy('id');
         $projects = $found->forPage((int) ($given['page'] ?? 1), self::PAGE)->get(['id', 'name', 'updated_at']);
 
-        return new JsonResponse($projects->map(fn (\stdClass $p): array => ['id' => $p->id, 'name' => $p->name, 'updated' => str_replace(' ', 'T', $p->updated_at).'Z']));
+        return new JsonResponse(
+            $projects->map(
+                fn (\stdClass $p): array => [
+                    'id' => $p->id,
+                    'name' => $p->name,
+                    'updated' => str_replace(' ', 'T', $p->updated_at).'Z',
+                ],
+            ),
+        );
     }
 
     #[Api\Post('/api/projects', id: 'createProject', answers: [201 => 'a new, empty project'])]
     public function store(Request $request): JsonResponse
     {
-        $given = $request->validate(['name' => 'required|string|max:200', 'units' => ['required', Rule::enum(UnitSystem::class)]]);
-        $file = json_encode(['format' => ProjectFormat::FORMAT, 'project' => ['name' => $given['name'], 'units' => $given['units']]], JSON_THROW_ON_ERROR);
+        $given = $request->validate([
+            'name' => 'required|string|max:200',
+            'units' => ['required', Rule::enum(UnitSystem::class)],
+        ]);
+        $file = json_encode(
+            ['format' => ProjectFormat::FORMAT, 'project' => ['name' => $given['name'], 'units' => $given['units']]],
+            JSON_THROW_ON_ERROR,
+        );
 
         return new JsonResponse(['id' => $this->import->parse($file, Person::of($request))->id], 201);
     }
 
-    #[Api\Post('/api/projects/import', id: 'importProject', answers: [
-        201 => 'the imported project',
-        422 => 'the file cannot be used',
-    ])]
+    #[
+        Api\Post(
+            '/api/projects/import',
+            id: 'importProject',
+            answers: [
+                201 => 'the imported project',
+                422 => 'the file cannot be used',
+            ],
+        ),
+    ]
     public function import(Request $request, ProjectArchive $archive): JsonResponse
     {
         $request->validate(['file' => 'required|file|max:524288']);
 
-        return new JsonResponse(['id' => $archive->import($request->file('file')->getRealPath(), Person::of($request))->id], 201);
+        return new JsonResponse(
+            ['id' => $archive->import($request->file('file')->getRealPath(), Person::of($request))->id],
+            201,
+        );
     }
 
     #[Api\Get('/api/projects/{project}', id: 'project', answers: [200 => ['all its documents', 'ProjectDocuments']])]
@@ -73,18 +112,30 @@ class ProjectController
         foreach ($project->documents()->get() as $document) {
             $section = $this->stored->sections->ofKind($document->kind);
             if ($section !== null) {
-                $documents[$section->section()][] = $document->toShape($broken["$document->kind/$document->key"] ?? null);
+                $documents[$section->section()][] = $document->toShape(
+                    $broken["$document->kind/$document->key"] ?? null,
+                );
             }
         }
 
         return new JsonResponse([
-            'id' => $project->id, 'may_edit' => Person::of($request)->can('edit', $project), ...$documents, 'brief' => $documents['brief'][0],
+            'id' => $project->id,
+            'may_edit' => Person::of($request)->can('edit', $project),
+            ...$documents,
+            'brief' => $documents['brief'][0],
         ]);
     }
 
-    #[Api\Get('/api/projects/{project}/assessment', id: 'assessment', answers: [
-        200 => ['figures and findings', 'Assessment'],
-    ], queries: ['units', 'paths'])]
+    #[
+        Api\Get(
+            '/api/projects/{project}/assessment',
+            id: 'assessment',
+            answers: [
+                200 => ['figures and findings', 'Assessment'],
+            ],
+            queries: ['units', 'paths'],
+        ),
+    ]
     public function assessment(Request $request, Project $project): JsonResponse
     {
         $paths = $request->validate(['paths' => 'nullable|in:all,none'])['paths'] ?? 'all';
@@ -99,9 +150,15 @@ class ProjectController
         return JsonResponse::fromJsonString(json_encode($said, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
     }
 
-    #[Api\Get('/api/projects/{project}/materials', id: 'materials', answers: [
-        200 => 'the project’s own and the catalogue’s',
-    ])]
+    #[
+        Api\Get(
+            '/api/projects/{project}/materials',
+            id: 'materials',
+            answers: [
+                200 => 'the project’s own and the catalogue’s',
+            ],
+        ),
+    ]
     public function materials(Project $project, Catalogue $catalogue): JsonResponse
     {
         $own = $this->stored->part($project)->materials->own;
@@ -118,15 +175,25 @@ class ProjectController
     #[Api\Get('/api/projects/{project}/export.json', id: 'exportFile', answers: [200 => 'the project file'])]
     public function exportFile(Project $project): Response
     {
-        return new Response(ProjectFormat::write($this->stored->open($project)), 200, ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="project.json"']);
+        return new Response(ProjectFormat::write($this->stored->open($project)), 200, [
+            'Content-Type' => 'application/json',
+            'Content-Disposition' => 'attachment; filename="project.json"',
+        ]);
     }
 
-    #[Api\Get('/api/projects/{project}/export.zip', id: 'exportArchive', answers: [
-        200 => 'the project file with its photographs',
-    ])]
+    #[
+        Api\Get(
+            '/api/projects/{project}/export.zip',
+            id: 'exportArchive',
+            answers: [
+                200 => 'the project file with its photographs',
+            ],
+        ),
+    ]
     public function exportArchive(Project $project, ProjectArchive $archive): BinaryFileResponse
     {
         return (new BinaryFileResponse($archive->export($project), 200, ['Content-Type' => 'application/zip'], false))
-            ->setContentDisposition('attachment', 'project.zip')->deleteFileAfterSend();
+            ->setContentDisposition('attachment', 'project.zip')
+            ->deleteFileAfterSend();
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Http\Controllers;
 
 use App\Http\Api;
@@ -22,7 +24,9 @@ class ReportController
     #[Api\Get('/api/projects/{project}/reports', id: 'reports', answers: [200 => 'newest first'])]
     public function index(Project $project): JsonResponse
     {
-        return new JsonResponse($project->reports()->limit(20)->get()->map(fn (Report $report): array => $report->toShape()));
+        return new JsonResponse(
+            $project->reports()->limit(20)->get()->map(fn (Report $report): array => $report->toShape()),
+        );
     }
 
     #[Api\Post('/api/projects/{project}/reports', id: 'printReport', answers: [202 => 'on the queue'])]
@@ -30,19 +34,45 @@ class ReportController
     {
         $given = $request->validate(['cards' => 'nullable|string|max:80']);
         $cards = $given['cards'] ?? null;
-        abort_if($cards !== null && ! $project->documents()->whereIn('kind', (new DetailsSection)->sharing())->where('key', $cards)->exists(), 422, "No detail “{$cards}” in this project.");
-        $report = $project->reports()->create(['cards' => $cards, 'by' => Person::of($request)->name, 'user_id' => Person::of($request)->id, 'state' => 'queued', 'percent' => 0, 'doing' => 'waiting for the printer']);
+        abort_if(
+            $cards !== null &&
+                ! $project
+                    ->documents()
+                    ->whereIn('kind', (new DetailsSection)->sharing())
+                    ->where('key', $cards)
+                    ->exists(),
+            422,
+            "No detail “{$cards}” in this project.",
+        );
+        $report = $project
+            ->reports()
+            ->create([
+                'cards' => $cards,
+                'by' => Person::of($request)->name,
+                'user_id' => Person::of($request)->id,
+                'state' => 'queued',
+                'percent' => 0,
+                'doing' => 'waiting for the printer',
+            ]);
         PrintReport::dispatch($report->id);
 
         return new JsonResponse($report->toShape(), 202);
     }
 
-    #[Api\Post('/api/reports/{report}/cancel', id: 'cancelReport', answers: [
-        200 => 'cancelled, where it was not done yet',
-    ])]
+    #[
+        Api\Post(
+            '/api/reports/{report}/cancel',
+            id: 'cancelReport',
+            answers: [
+                200 => 'cancelled, where it was not done yet',
+            ],
+        ),
+    ]
     public function cancel(Report $report): JsonResponse
     {
-        Report::whereKey($report->id)->whereIn('state', ['queued', 'printing'])->update(['state' => 'cancelled', 'doing' => 'cancelled']);
+        Report::whereKey($report->id)
+            ->whereIn('state', ['queued', 'printing'])
+            ->update(['state' => 'cancelled', 'doing' => 'cancelled']);
 
         return new JsonResponse($report->refresh()->toShape());
     }
@@ -58,7 +88,13 @@ class ReportController
     {
         abort_if($report->path === null, 404, 'This report has not been printed.');
 
-        return Storage::download($report->path, $report->cards === null ? 'report.pdf' : 'step-cards-'.preg_replace('/[^A-Za-z0-9._-]+/', '-', $report->cards).'.pdf', ['Content-Type' => 'application/pdf']);
+        return Storage::download(
+            $report->path,
+            $report->cards === null
+                ? 'report.pdf'
+                : 'step-cards-'.preg_replace('/[^A-Za-z0-9._-]+/', '-', $report->cards).'.pdf',
+            ['Content-Type' => 'application/pdf'],
+        );
     }
 
     /** A photograph of the pages, by an address that was signed for them. */

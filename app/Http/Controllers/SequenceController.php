@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Http\Controllers;
 
 use App\Http\Api;
@@ -32,153 +34,317 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 
-/** Details and the order they are built in: made from sizes, drawn, practised, and the pieces round a unit worked out. */
+/**
+ * Details and the order they are built in: made from sizes, drawn, practised, and the pieces round a unit worked out.
+ */
 class SequenceController
 {
     public function __construct(private readonly StoredProject $stored)
     {
     }
 
-    #[Api\Get('/api/generators', id: 'generators', answers: [
-        200 => ['every way of making a detail, with what each takes', 'Method[]'],
-    ])]
+    #[
+        Api\Get(
+            '/api/generators',
+            id: 'generators',
+            answers: [
+                200 => ['every way of making a detail, with what each takes', 'Method[]'],
+            ],
+        ),
+    ]
     public function generators(): JsonResponse
     {
         $words = new Words(UnitSystem::SI);
 
-        return new JsonResponse(array_values(array_map(fn (Generator $g): array => [
-            'name' => $g->name(),
-            'title' => $words->listed('generator', $g->name()),
-            'opening' => in_array($g->name(), Methods::openings(), true),
-            'parameters' => array_map(fn (array $p): array => [
-                'label' => $p['situation'] ?? $words->listed($p['kind'] === 'choice' ? 'choice' : 'size', $p['name']),
-                'of' => array_map(fn (string $of): array => ['value' => $of, 'title' => $words->listed('choice', $of)], $p['of']),
-            ] + $p, $g->parameters()),
-        ], Methods::all())));
+        return new JsonResponse(
+            array_values(
+                array_map(
+                    fn (Generator $g): array => [
+                        'name' => $g->name(),
+                        'title' => $words->listed('generator', $g->name()),
+                        'opening' => in_array($g->name(), Methods::openings(), true),
+                        'parameters' => array_map(
+                            fn (array $p): array => [
+                                'label' => $p['situation'] ??
+                                    $words->listed($p['kind'] === 'choice' ? 'choice' : 'size', $p['name']),
+                                'of' => array_map(
+                                    fn (string $of): array => [
+                                        'value' => $of,
+                                        'title' => $words->listed('choice', $of),
+                                    ],
+                                    $p['of'],
+                                ),
+                            ] + $p,
+                            $g->parameters(),
+                        ),
+                    ],
+                    Methods::all(),
+                ),
+            ),
+        );
     }
 
-    #[Api\Get('/api/schools', id: 'schools', answers: [
-        200 => ['where practitioners disagree, the usual answer first', 'School[]'],
-    ])]
+    #[
+        Api\Get(
+            '/api/schools',
+            id: 'schools',
+            answers: [
+                200 => ['where practitioners disagree, the usual answer first', 'School[]'],
+            ],
+        ),
+    ]
     public function schools(): JsonResponse
     {
         return new JsonResponse(Schools::all());
     }
 
     /** A detail made from its sizes, not stored. */
-    #[Api\Post('/api/projects/{project}/generate', id: 'generateDetail', answers: [
-        200 => ['the sheet of the detail', 'SequenceSheet'],
-        422 => 'sizes that the method cannot dress',
-    ])]
+    #[
+        Api\Post(
+            '/api/projects/{project}/generate',
+            id: 'generateDetail',
+            answers: [
+                200 => ['the sheet of the detail', 'SequenceSheet'],
+                422 => 'sizes that the method cannot dress',
+            ],
+        ),
+    ]
     public function generate(Request $request, Project $project): JsonResponse
     {
-        $given = $request->validate(['id' => 'required|string|max:80', 'title' => 'required|string|max:200', 'parameters' => 'present|array', 'generator' => ['nullable', Rule::in(array_keys(Methods::all()))]]);
+        $given = $request->validate([
+            'id' => 'required|string|max:80',
+            'title' => 'required|string|max:200',
+            'parameters' => 'present|array',
+            'generator' => ['nullable', Rule::in(array_keys(Methods::all()))],
+        ]);
         $core = $this->stored->part($project);
-        $parameters = array_map(fn (mixed $value): float|string => is_numeric($value) ? (float) $value : (is_string($value) ? $value : throw new CannotGenerate('parameters', 'a list', 'numbers and material ids')), $given['parameters']);
-        $generator = Methods::named($given['generator'] ?? FlangedUnitInFastenedSheet::NAME) ?? throw new \LogicException;
+        $parameters = array_map(
+            fn (mixed $value): float|string => is_numeric($value)
+                ? (float) $value
+                : (is_string($value)
+                    ? $value
+                    : throw new CannotGenerate('parameters', 'a list', 'numbers and material ids')),
+            $given['parameters'],
+        );
+        $generator =
+            Methods::named($given['generator'] ?? FlangedUnitInFastenedSheet::NAME) ?? throw new \LogicException;
         $parameters += Methods::settled($generator, $core->brief->schools, $core->brief->headOfWater(), $parameters);
-        $detail = $generator->make($given['id'], $given['title'], $parameters, new Materials($core->materials->own, $core->materials->catalogue));
+        $detail = $generator->make(
+            $given['id'],
+            $given['title'],
+            $parameters,
+            new Materials($core->materials->own, $core->materials->catalogue),
+        );
         // Through the reader as well, so that nothing is drawn that could not be saved.
-        $read = $this->stored->draft($project, new DetailsSection, Node::of(DetailWriter::write($detail)))->details[0];
+        $read = $this->stored->draft($project, new DetailsSection, Node::of(DetailWriter::write($detail)))
+            ->details[0];
 
-        return new JsonResponse(SequenceSheet::of($read, Wording::of($request, $core->brief), School::of($core->brief->schools)));
+        return new JsonResponse(
+            SequenceSheet::of($read, Wording::of($request, $core->brief), School::of($core->brief->schools)),
+        );
     }
 
     /** A detail as it is being drawn, traced and checked, not stored. */
-    #[Api\Post('/api/projects/{project}/sheet', id: 'sheetOfDraft', answers: [
-        200 => ['the sheet of the detail', 'SequenceSheet'],
-        422 => 'cannot be used',
-    ])]
+    #[
+        Api\Post(
+            '/api/projects/{project}/sheet',
+            id: 'sheetOfDraft',
+            answers: [
+                200 => ['the sheet of the detail', 'SequenceSheet'],
+                422 => 'cannot be used',
+            ],
+        ),
+    ]
     public function sheet(Request $request, Project $project): JsonResponse
     {
         $core = $this->stored->draft($project, new DetailsSection, Body::content($request));
 
-        return new JsonResponse(SequenceSheet::of($core->details[0], Wording::of($request, $core->brief), School::of($core->brief->schools)));
+        return new JsonResponse(
+            SequenceSheet::of(
+                $core->details[0],
+                Wording::of($request, $core->brief),
+                School::of($core->brief->schools),
+            ),
+        );
     }
 
-    #[Api\Get('/api/projects/{project}/sequences/{key}', id: 'sequence', answers: [
-        200 => ['the sheet of the detail', 'SequenceSheet'],
-    ], queries: ['units'])]
+    #[
+        Api\Get(
+            '/api/projects/{project}/sequences/{key}',
+            id: 'sequence',
+            answers: [
+                200 => ['the sheet of the detail', 'SequenceSheet'],
+            ],
+            queries: ['units'],
+        ),
+    ]
     public function sequence(Request $request, Project $project, string $key): JsonResponse
     {
         [$core, $detail] = $this->detail($project, $key);
 
-        return new JsonResponse(SequenceSheet::of($detail, Wording::of($request, $core->brief), School::of($core->brief->schools)));
+        return new JsonResponse(
+            SequenceSheet::of($detail, Wording::of($request, $core->brief), School::of($core->brief->schools)),
+        );
     }
 
     /** The pieces of the joint round a unit, and what each depth of it costs and gains. */
-    #[Api\Post('/api/projects/{project}/joinery', id: 'joinery', answers: [
-        200 => ['pieces and depths', 'Joinery'],
-        422 => 'sizes that make no sense',
-    ])]
+    #[
+        Api\Post(
+            '/api/projects/{project}/joinery',
+            id: 'joinery',
+            answers: [
+                200 => ['pieces and depths', 'Joinery'],
+                422 => 'sizes that make no sense',
+            ],
+        ),
+    ]
     public function joinery(Request $request, Project $project): JsonResponse
     {
         $sizes = ['width_mm', 'height_mm', 'depth_mm', 'gap_mm', 'frame_mm', 'unit_kg'];
-        $given = $request->validate(array_fill_keys($sizes, 'required|numeric') + ['insulation_mm' => 'nullable|numeric|min:0', 'setback_mm' => 'nullable|numeric|min:0']);
+        $given = $request->validate(
+            array_fill_keys($sizes, 'required|numeric') + [
+                'insulation_mm' => 'nullable|numeric|min:0',
+                'setback_mm' => 'nullable|numeric|min:0',
+            ],
+        );
         $core = $this->stored->part($project);
         $words = Wording::of($request, $core->brief);
         $float = array_map(floatval(...), array_intersect_key($given, array_flip([...$sizes, 'setback_mm'])));
-        $rows = array_map(fn (array $row): array => ['what' => $row['what'], 'title' => $words->text($row['what'], 'title'), 'text' => $words->text($words->coded($row['what'], $core->brief->schools), 'reason', $row['figures'])], Joinery::of($float));
-        $parameters = ['frame_depth_mm' => $float['frame_mm'], 'clearance_mm' => $float['gap_mm']] + array_intersect_key($float, array_flip(['width_mm', 'height_mm', 'depth_mm', 'setback_mm']));
-        $depths = UnitDepths::of($parameters, (float) ($given['insulation_mm'] ?? 0), new Materials($core->materials->own, $core->materials->catalogue));
+        $rows = array_map(
+            fn (array $row): array => [
+                'what' => $row['what'],
+                'title' => $words->text($row['what'], 'title'),
+                'text' => $words->text($words->coded($row['what'], $core->brief->schools), 'reason', $row['figures']),
+            ],
+            Joinery::of($float),
+        );
+        $parameters =
+            ['frame_depth_mm' => $float['frame_mm'], 'clearance_mm' => $float['gap_mm']] +
+            array_intersect_key($float, array_flip(['width_mm', 'height_mm', 'depth_mm', 'setback_mm']));
+        $depths = UnitDepths::of(
+            $parameters,
+            (float) ($given['insulation_mm'] ?? 0),
+            new Materials($core->materials->own, $core->materials->catalogue),
+        );
 
-        return new JsonResponse(['joinery' => $rows, 'depths' => array_map(fn (array $row): array => $row + [
-            'title' => $words->text("depth.{$row['place']}", 'title'), 'cost' => $words->text("depth.{$row['place']}", 'cost'), 'gain' => $words->text("depth.{$row['place']}", 'gain'),
-        ], $depths)]);
+        return new JsonResponse([
+            'joinery' => $rows,
+            'depths' => array_map(
+                fn (array $row): array => $row + [
+                    'title' => $words->text("depth.{$row['place']}", 'title'),
+                    'cost' => $words->text("depth.{$row['place']}", 'cost'),
+                    'gain' => $words->text("depth.{$row['place']}", 'gain'),
+                ],
+                $depths,
+            ),
+        ]);
     }
 
     /** The steps of a detail shuffled, to be put in order again. */
-    #[Api\Get('/api/projects/{project}/sequences/{key}/drill', id: 'shuffle', answers: [
-        200 => ['numbers of the steps, shuffled', 'int[]'],
-    ], queries: ['seed'])]
+    #[
+        Api\Get(
+            '/api/projects/{project}/sequences/{key}/drill',
+            id: 'shuffle',
+            answers: [
+                200 => ['numbers of the steps, shuffled', 'int[]'],
+            ],
+            queries: ['seed'],
+        ),
+    ]
     public function shuffle(Request $request, Project $project, string $key): JsonResponse
     {
         return new JsonResponse(Drill::shuffled($this->detail($project, $key)[1], $request->integer('seed')));
     }
 
-    /** An order tried: what forbids it, and what the rain does to what it makes. Kept as a training record where asked. */
-    #[Api\Post('/api/projects/{project}/sequences/{key}/drill', id: 'drill', answers: [
-        200 => ['what came of it', 'Drill'],
-        422 => 'not an order of the steps',
-    ])]
+    /**
+     * An order tried: what forbids it, and what the rain does to what it makes. Kept as a training record where asked.
+     */
+    #[
+        Api\Post(
+            '/api/projects/{project}/sequences/{key}/drill',
+            id: 'drill',
+            answers: [
+                200 => ['what came of it', 'Drill'],
+                422 => 'not an order of the steps',
+            ],
+        ),
+    ]
     public function drill(Request $request, Project $project, string $key): JsonResponse
     {
         $given = $request->validate(['tries' => 'nullable|integer|min:1|max:999', 'keep' => 'nullable|boolean']);
         [$core, $detail] = $this->detail($project, $key);
         $words = Wording::of($request, $core->brief);
-        $order = array_map(fn (Node $step): int => $step->integer(1, 999), Body::content($request, 'order')->items(1, 999));
+        $order = array_map(
+            fn (Node $step): int => $step->integer(1, 999),
+            Body::content($request, 'order')->items(1, 999),
+        );
         try {
             $drill = Drill::run($detail, $order);
         } catch (\InvalidArgumentException $wrong) {
             throw ValidationException::withMessages(['order' => $wrong->getMessage()]);
         }
-        $sheet = $drill->built === null ? null : SequenceSheet::of($drill->built, $words, School::of($core->brief->schools));
+        $sheet =
+            $drill->built === null ? null : SequenceSheet::of($drill->built, $words, School::of($core->brief->schools));
         $rain = $sheet['rain'] ?? [];
         $shape = [
-            'broken' => array_map(fn (array $r): array => ['before' => $r['before'], 'after' => $r['after'], 'why' => $words->text($r['why'], 'title', ['inner' => $r['inner'], 'outer' => $r['outer']])], $drill->broken),
+            'broken' => array_map(
+                fn (array $r): array => [
+                    'before' => $r['before'],
+                    'after' => $r['after'],
+                    'why' => $words->text($r['why'], 'title', ['inner' => $r['inner'], 'outer' => $r['outer']]),
+                ],
+                $drill->broken,
+            ),
             'refused' => $drill->refused,
             'worst' => $rain === [] ? null : $rain[count($rain) - 1]['worst'],
             'sheet' => $sheet,
         ];
         if ($given['keep'] ?? false) {
-            DrillRun::create(['project_id' => $project->id, 'detail' => $key, 'title' => $detail->title, 'by' => Person::of($request)->name, 'user_id' => Person::of($request)->id, 'at' => now()->toIso8601ZuluString(), 'order' => $order, 'tries' => $given['tries'] ?? 1, 'broken' => count($drill->broken), 'worst' => $shape['worst'] ?? 'cannot be built']);
+            DrillRun::create([
+                'project_id' => $project->id,
+                'detail' => $key,
+                'title' => $detail->title,
+                'by' => Person::of($request)->name,
+                'user_id' => Person::of($request)->id,
+                'at' => now()->toIso8601ZuluString(),
+                'order' => $order,
+                'tries' => $given['tries'] ?? 1,
+                'broken' => count($drill->broken),
+                'worst' => $shape['worst'] ?? 'cannot be built',
+            ]);
         }
 
         return new JsonResponse($shape);
     }
 
-    #[Api\Get('/api/projects/{project}/drills', id: 'drills', answers: [
-        200 => ['the training record, newest first', 'DrillRun[]'],
-    ])]
+    #[
+        Api\Get(
+            '/api/projects/{project}/drills',
+            id: 'drills',
+            answers: [
+                200 => ['the training record, newest first', 'DrillRun[]'],
+            ],
+        ),
+    ]
     public function drills(Project $project): JsonResponse
     {
-        return new JsonResponse(DrillRun::where('project_id', $project->id)->latest('id')->limit(200)->get()->map(fn (DrillRun $run): array => $run->toShape()));
+        return new JsonResponse(
+            DrillRun::where('project_id', $project->id)
+                ->latest('id')
+                ->limit(200)
+                ->get()
+                ->map(fn (DrillRun $run): array => $run->toShape()),
+        );
     }
 
     /** @return array{CoreProject, Detail} */
     private function detail(Project $project, string $key): array
     {
-        $document = $project->documents()->whereIn('kind', (new DetailsSection)->sharing())->where('key', $key)->get();
+        $document = $project
+            ->documents()
+            ->whereIn('kind', (new DetailsSection)->sharing())
+            ->where('key', $key)
+            ->get();
         $core = $this->stored->part($project, $document);
 
         return [$core, $core->detail($key) ?? abort(404, "No detail “{$key}” in this project.")];

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Http\Controllers;
 
 use App\Http\Api;
@@ -14,13 +16,25 @@ use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
-#[OA\Info(version: '1', title: 'Apron', description: 'Session cookies; every changing request carries the token of the XSRF-TOKEN cookie as X-XSRF-TOKEN.')]
+#[
+    OA\Info(
+        version: '1',
+        title: 'Apron',
+        description: 'Session cookies; every changing request carries the token of the XSRF-TOKEN cookie as X-XSRF-TOKEN.',
+    ),
+]
 class SessionController
 {
-    #[Api\Post('/api/sign-in', id: 'signIn', answers: [
-        200 => 'who signed in',
-        422 => 'no such person',
-    ])]
+    #[
+        Api\Post(
+            '/api/sign-in',
+            id: 'signIn',
+            answers: [
+                200 => 'who signed in',
+                422 => 'no such person',
+            ],
+        ),
+    ]
     public function signIn(Request $request): JsonResponse
     {
         $given = $request->validate(['email' => 'required|string|max:200', 'password' => 'required|string|max:200']);
@@ -39,7 +53,10 @@ class SessionController
     /** A hash of no password, made once and as costly to check as any other. */
     private function nobodys(): string
     {
-        return Cache::rememberForever('nobody.'.config('hashing.bcrypt.rounds', 12), fn (): string => Hash::make(Str::random(40)));
+        return Cache::rememberForever(
+            'nobody.'.config('hashing.bcrypt.rounds', 12),
+            fn (): string => Hash::make(Str::random(40)),
+        );
     }
 
     #[Api\Post('/api/sign-out', id: 'signOut', answers: [204 => 'signed out'])]

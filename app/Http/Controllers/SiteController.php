@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Http\Controllers;
 
 use App\Http\Api;
@@ -22,9 +24,16 @@ use Illuminate\Support\Facades\Storage;
 
 class SiteController
 {
-    #[Api\Get('/api/projects/{project}/site', id: 'site', answers: [
-        200 => ['visits, checks with their readings, faults', 'SiteSheet'],
-    ], queries: ['units'])]
+    #[
+        Api\Get(
+            '/api/projects/{project}/site',
+            id: 'site',
+            answers: [
+                200 => ['visits, checks with their readings, faults', 'SiteSheet'],
+            ],
+            queries: ['units'],
+        ),
+    ]
     public function show(Request $request, Project $project, KeptAssessment $kept, StoredProject $stored): JsonResponse
     {
         $units = Wording::units($request) ?? $stored->part($project)->brief->units;
@@ -32,30 +41,55 @@ class SiteController
         return new JsonResponse(SiteSheet::of($kept->checks($project, $units), SiteEvents::of($project)));
     }
 
-    #[Api\Post('/api/projects/{project}/site/events', id: 'addSiteEvents', answers: [
-        200 => 'how many were new; those known are passed over',
-        422 => 'cannot be used',
-    ])]
+    #[
+        Api\Post(
+            '/api/projects/{project}/site/events',
+            id: 'addSiteEvents',
+            answers: [
+                200 => 'how many were new; those known are passed over',
+                422 => 'cannot be used',
+            ],
+        ),
+    ]
     public function add(Request $request, Project $project, ProjectStore $store, StoredProject $stored): JsonResponse
     {
         $given = $request->validate(['as' => 'nullable|string|max:40']);
         // What one person saw is not signed by whoever signs in next on that phone.
-        abort_if(isset($given['as']) && $given['as'] !== Person::of($request)->id, 403, 'Somebody else is signed in now. What you saw waits on this phone until you sign in again.');
+        abort_if(
+            isset($given['as']) && $given['as'] !== Person::of($request)->id,
+            403,
+            'Somebody else is signed in now. What you saw waits on this phone until you sign in again.',
+        );
         $events = Body::content($request, 'events')->items(1, 200);
 
-        return new JsonResponse(['new' => $store->addEvents($project, $events, Person::of($request), new SiteAsked($project, $stored))]);
+        return new JsonResponse([
+            'new' => $store->addEvents($project, $events, Person::of($request), new SiteAsked($project, $stored)),
+        ]);
     }
 
-    #[Api\Post('/api/projects/{project}/photographs', id: 'addPhotograph', answers: [
-        201 => 'its digest',
-        422 => 'no picture, or too large',
-    ])]
+    #[
+        Api\Post(
+            '/api/projects/{project}/photographs',
+            id: 'addPhotograph',
+            answers: [
+                201 => 'its digest',
+                422 => 'no picture, or too large',
+            ],
+        ),
+    ]
     public function addPhotograph(Request $request, Project $project, PhotographIntake $intake): JsonResponse
     {
         $request->validate(['photograph' => 'required|file']);
-        $photograph = $intake->take($project, (string) $request->file('photograph')->getContent(), Person::of($request));
+        $photograph = $intake->take(
+            $project,
+            (string) $request->file('photograph')->getContent(),
+            Person::of($request),
+        );
 
-        return new JsonResponse(['sha256' => $photograph->sha256, 'width' => $photograph->width, 'height' => $photograph->height], 201);
+        return new JsonResponse(
+            ['sha256' => $photograph->sha256, 'width' => $photograph->width, 'height' => $photograph->height],
+            201,
+        );
     }
 
     #[Api\Get('/api/projects/{project}/photographs/{digest}', id: 'photograph', answers: [200 => 'JPEG'])]
@@ -63,6 +97,9 @@ class SiteController
     {
         $photograph = Photograph::where(['project_id' => $project->id, 'sha256' => $digest])->firstOrFail();
 
-        return new Response((string) Storage::get($photograph->path()), 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable']);
+        return new Response((string) Storage::get($photograph->path()), 200, [
+            'Content-Type' => 'image/jpeg',
+            'Cache-Control' => 'private, max-age=31536000, immutable',
+        ]);
     }
 }

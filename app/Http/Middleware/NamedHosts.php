@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Http\Middleware;
 
 use Closure;
@@ -11,7 +13,11 @@ class NamedHosts
 {
     public function handle(Request $request, Closure $next): Response
     {
-        abort_unless(in_array(strtolower($request->getHost()), config('apron.hosts'), true), 421, 'This application does not answer under that name.');
+        abort_unless(
+            in_array(strtolower($request->getHost()), config('apron.hosts'), true),
+            421,
+            'This application does not answer under that name.',
+        );
 
         return $next($request);
     }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Assembly;
 
 /** How an air layer moves: ISO 6946:2017, 6.9. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Assembly;
 
 use Apron\Climate\IndoorAir;
@@ -51,7 +53,9 @@ final readonly class Assembly
      */
     public function rse(): float
     {
-        return $this->ventilatedAt() !== null ? $this->rsi() : ($this->statedRse ?? ($this->soil === null ? $this->films->outside() : 0.0));
+        return $this->ventilatedAt() !== null
+            ? $this->rsi()
+            : $this->statedRse ?? ($this->soil === null ? $this->films->outside() : 0.0);
     }
 
     /** Index of the innermost ventilated layer, or null. */
@@ -81,8 +85,19 @@ final readonly class Assembly
     public function withLayers(array $layers): self
     {
         return new self(
-            $this->id, $this->name, $this->kind, $this->statedHeatFlow, $this->statedRsi, $this->statedRse, $layers,
-            $this->films, $this->indoors, $this->soil, $this->airLeakage, $this->exposure, $this->variantOf,
+            $this->id,
+            $this->name,
+            $this->kind,
+            $this->statedHeatFlow,
+            $this->statedRsi,
+            $this->statedRse,
+            $layers,
+            $this->films,
+            $this->indoors,
+            $this->soil,
+            $this->airLeakage,
+            $this->exposure,
+            $this->variantOf,
         );
     }
 

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Assembly;
 
 use Apron\Climate\Climate;
@@ -16,19 +18,49 @@ final class AssemblyFormat
 {
     private const MOST_LAYERS = 60;
 
-    private const KEYS = ['id', 'name', 'kind', 'heat_flow', 'rsi_m2k_w', 'rse_m2k_w', 'indoor', 'soil', 'air_leakage_l_s_m2', 'exposure', 'variant_of', 'layers'];
+    private const KEYS = [
+        'id',
+        'name',
+        'kind',
+        'heat_flow',
+        'rsi_m2k_w',
+        'rse_m2k_w',
+        'indoor',
+        'soil',
+        'air_leakage_l_s_m2',
+        'exposure',
+        'variant_of',
+        'layers',
+    ];
 
-    private const LAYER_KEYS = ['id', 'material', 'thickness_mm', 'thickness_typed', 'controls', 'framing', 'air', 'fasteners', 'bridges', 'inverted'];
+    private const LAYER_KEYS = [
+        'id',
+        'material',
+        'thickness_mm',
+        'thickness_typed',
+        'controls',
+        'framing',
+        'air',
+        'fasteners',
+        'bridges',
+        'inverted',
+    ];
 
-    /** m²K/W of the layers together: ten times the best wall there is, and a year of it is still worked out in a moment. */
+    /**
+     * m²K/W of the layers together: ten times the best wall there is, and a year of it is still worked out in a moment.
+     */
     private const MOST_RESISTANCE = 200.0;
 
     /** Paths through the section double with each crossing of framed layers. */
     private const MOST_FRAMED = 8;
 
     /** @throws FileRefused */
-    public static function read(Node $node, Materials $materials, SurfaceFilms $films = SurfaceFilms::Iso, ?Climate $climate = null): Assembly
-    {
+    public static function read(
+        Node $node,
+        Materials $materials,
+        SurfaceFilms $films = SurfaceFilms::Iso,
+        ?Climate $climate = null,
+    ): Assembly {
         $node->object(self::KEYS, ['id', 'name', 'kind', 'layers']);
         $layers = $ids = [];
         $framed = 0;
@@ -46,7 +78,11 @@ final class AssemblyFormat
             $layers[] = $layer;
             $through += $layer->airLayer() === null ? $layer->material->resistanceOf($layer->thicknessMm) : 0.0;
             if ($through > self::MOST_RESISTANCE) {
-                $row->get('thickness_mm')->refuse('layers of no more than R '.self::MOST_RESISTANCE.' m²K/W in all; thinner, or a higher conductivity');
+                $row->get('thickness_mm')->refuse(
+                    'layers of no more than R '.
+                        self::MOST_RESISTANCE.
+                        ' m²K/W in all; thinner, or a higher conductivity',
+                );
             }
         }
         $assembly = new Assembly(
@@ -59,7 +95,15 @@ final class AssemblyFormat
             layers: $layers,
             films: $films,
             indoors: $node->has('indoor') ? ClimateFormat::indoors($node->get('indoor'), $climate) : null,
-            soil: $node->has('soil') ? new Soil($node->get('soil')->object(['depth_m'], ['depth_m'])->get('depth_m')->between(0, 30, 'm below grade')) : null,
+            soil: $node->has('soil')
+                ? new Soil(
+                    $node
+                        ->get('soil')
+                        ->object(['depth_m'], ['depth_m'])
+                        ->get('depth_m')
+                        ->between(0, 30, 'm below grade'),
+                )
+                : null,
             airLeakage: $node->optional('air_leakage_l_s_m2')?->between(0, 100, 'L/(s·m²) at 75 Pa'),
             exposure: self::exposure($node->optional('exposure')),
             variantOf: $node->optional('variant_of')?->id(),
@@ -68,7 +112,9 @@ final class AssemblyFormat
             $node->get('soil')->refuse('no soil outside a ventilated layer; leave out one of the two');
         }
         if ($assembly->ventilatedAt() === 0) {
-            $node->get('layers')->refuse('at least one layer inside the ventilated one', 'a ventilated layer innermost');
+            $node
+                ->get('layers')
+                ->refuse('at least one layer inside the ventilated one', 'a ventilated layer innermost');
         }
 
         return $assembly;
@@ -87,7 +133,13 @@ final class AssemblyFormat
             'indoor' => $assembly->indoors === null ? null : ClimateFormat::writeIndoors($assembly->indoors),
             'soil' => $assembly->soil === null ? null : ['depth_m' => $assembly->soil->depth],
             'air_leakage_l_s_m2' => $assembly->airLeakage,
-            'exposure' => $assembly->exposure === null ? null : ['height_m' => $assembly->exposure->height, 'terrain' => $assembly->exposure->terrain, 'over' => $assembly->exposure->over],
+            'exposure' => $assembly->exposure === null
+                    ? null
+                    : [
+                        'height_m' => $assembly->exposure->height,
+                        'terrain' => $assembly->exposure->terrain,
+                        'over' => $assembly->exposure->over,
+                    ],
             'variant_of' => $assembly->variantOf,
             'layers' => array_map(self::writeLayer(...), $assembly->layers),
         ]);
@@ -140,17 +192,24 @@ final class AssemblyFormat
         if ($node === null) {
             return null;
         }
-        $node->object(['material', 'fraction', 'spacing_mm', 'depth_mm', 'gauge_mm', 'flange_mm', 'method'], ['material', 'fraction']);
+        $node->object(
+            ['material', 'fraction', 'spacing_mm', 'depth_mm', 'gauge_mm', 'flange_mm', 'method'],
+            ['material', 'fraction'],
+        );
         $fraction = $node->get('fraction');
         $material = $materials->named($node->get('material'));
         $method = $node->optional('method')?->oneOf(MetalFraming::class);
         if ($method !== null && ! $material->isMetal()) {
-            $node->get('method')->refuse("no “method” on framing of {$material->name}: it is for members of the family “metal”");
+            $node
+                ->get('method')
+                ->refuse("no “method” on framing of {$material->name}: it is for members of the family “metal”");
         }
 
         return new Framing(
             material: $material,
-            fraction: $fraction->number() > 0 && $fraction->number() < 1 ? $fraction->between(0.0001, 0.9999, 'of the area') : $fraction->refuse('a share of the area above 0 and below 1'),
+            fraction: $fraction->number() > 0 && $fraction->number() < 1
+                ? $fraction->between(0.0001, 0.9999, 'of the area')
+                : $fraction->refuse('a share of the area above 0 and below 1'),
             spacingMm: $node->optional('spacing_mm')?->positive(5000, 'mm', 1),
             depthMm: $node->optional('depth_mm')?->positive(5000, 'mm', 1),
             gaugeMm: $node->optional('gauge_mm')?->positive(100, 'mm', 0.1),
@@ -182,37 +241,56 @@ final class AssemblyFormat
         }
 
         return $node->has('psi_w_mk')
-            ? Bridge::linear($name, $node->get('psi_w_mk')->between(-1, 20, 'W/(m·K)'), $node->get('m_per_m2')->positive(50, 'm per m²', 0.001), $source)
-            : Bridge::point($name, $node->get('chi_w_k')->between(-1, 20, 'W/K'), $node->get('per_m2')->positive(1000, 'per m²', 0.001), $source);
+            ? Bridge::linear(
+                $name,
+                $node->get('psi_w_mk')->between(-1, 20, 'W/(m·K)'),
+                $node->get('m_per_m2')->positive(50, 'm per m²', 0.001),
+                $source,
+            )
+            : Bridge::point(
+                $name,
+                $node->get('chi_w_k')->between(-1, 20, 'W/K'),
+                $node->get('per_m2')->positive(1000, 'per m²', 0.001),
+                $source,
+            );
     }
 
     private static function exposure(?Node $node): ?Exposure
     {
         $node?->object(['height_m', 'terrain', 'over']);
 
-        return $node === null ? null : new Exposure(
-            $node->optional('height_m')?->positive(1000, 'm', 0.1) ?? 10.0,
-            $node->optional('terrain')?->word(Exposure::TERRAINS) ?? 'medium',
-            $node->optional('over')?->word(Exposure::OVER) ?? 'none',
-        );
+        return $node === null
+            ? null
+            : new Exposure(
+                $node->optional('height_m')?->positive(1000, 'm', 0.1) ?? 10.0,
+                $node->optional('terrain')?->word(Exposure::TERRAINS) ?? 'medium',
+                $node->optional('over')?->word(Exposure::OVER) ?? 'none',
+            );
     }
 
     private static function inverted(?Node $node): ?InvertedRoof
     {
         $node?->object(['rain_mm_day', 'drainage'], ['rain_mm_day']);
 
-        return $node === null ? null : new InvertedRoof(
-            $node->get('rain_mm_day')->between(0, 50, 'mm a day'),
-            $node->optional('drainage')?->between(0, 0.2, 'W·day/(m²K·mm)') ?? 0.04,
-        );
+        return $node === null
+            ? null
+            : new InvertedRoof(
+                $node->get('rain_mm_day')->between(0, 50, 'mm a day'),
+                $node->optional('drainage')?->between(0, 0.2, 'W·day/(m²K·mm)') ?? 0.04,
+            );
     }
 
     /** @return array<string, mixed> */
     private static function writeBridge(Bridge $bridge): array
     {
-        $amount = $bridge->psi !== null ? ['psi_w_mk' => $bridge->psi, 'm_per_m2' => $bridge->perM2] : ['chi_w_k' => $bridge->chi, 'per_m2' => $bridge->perM2];
+        $amount =
+            $bridge->psi !== null
+                ? ['psi_w_mk' => $bridge->psi, 'm_per_m2' => $bridge->perM2]
+                : ['chi_w_k' => $bridge->chi, 'per_m2' => $bridge->perM2];
 
-        return Written::without(['name' => $bridge->name] + $amount + ['source' => MaterialFormat::writeSource($bridge->source)]);
+        return Written::without(
+            ['name' => $bridge->name] + $amount + ['source' => MaterialFormat::writeSource($bridge->source)],
+        );
     }
 
     /** @return array<string, mixed> */
@@ -224,23 +302,29 @@ final class AssemblyFormat
             'thickness_mm' => $layer->thicknessMm,
             'thickness_typed' => $layer->thicknessTyped,
             'controls' => array_map(fn (Control $control): string => $control->value, $layer->controls),
-            'framing' => $layer->framing === null ? null : Written::without([
-                'material' => $layer->framing->material->id,
-                'fraction' => $layer->framing->fraction,
-                'spacing_mm' => $layer->framing->spacingMm,
-                'depth_mm' => $layer->framing->depthMm,
-                'gauge_mm' => $layer->framing->gaugeMm,
-                'flange_mm' => $layer->framing->flangeMm,
-                'method' => $layer->framing->method?->value,
-            ]),
+            'framing' => $layer->framing === null
+                    ? null
+                    : Written::without([
+                        'material' => $layer->framing->material->id,
+                        'fraction' => $layer->framing->fraction,
+                        'spacing_mm' => $layer->framing->spacingMm,
+                        'depth_mm' => $layer->framing->depthMm,
+                        'gauge_mm' => $layer->framing->gaugeMm,
+                        'flange_mm' => $layer->framing->flangeMm,
+                        'method' => $layer->framing->method?->value,
+                    ]),
             'air' => $layer->air?->value,
-            'fasteners' => $layer->fasteners === null ? null : [
-                'per_m2' => $layer->fasteners->perM2,
-                'diameter_mm' => $layer->fasteners->diameterMm,
-                'conductivity_w_mk' => $layer->fasteners->conductivity,
-            ],
+            'fasteners' => $layer->fasteners === null
+                    ? null
+                    : [
+                        'per_m2' => $layer->fasteners->perM2,
+                        'diameter_mm' => $layer->fasteners->diameterMm,
+                        'conductivity_w_mk' => $layer->fasteners->conductivity,
+                    ],
             'bridges' => array_map(self::writeBridge(...), $layer->bridges),
-            'inverted' => $layer->inverted === null ? null : ['rain_mm_day' => $layer->inverted->rain, 'drainage' => $layer->inverted->drainage],
+            'inverted' => $layer->inverted === null
+                    ? null
+                    : ['rain_mm_day' => $layer->inverted->rain, 'drainage' => $layer->inverted->drainage],
         ]);
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Assembly;
 
 /** The four things an envelope holds back, each by one continuous layer. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Assembly;
 
 /** How much of the driving rain a wall gets: its height, the country around it, what is over it. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Assembly;
 
 /** Metal fasteners through an insulation layer. */
@@ -28,6 +30,7 @@ final readonly class Fasteners
     {
         $area = M_PI * ($this->diameterMm / 2000) ** 2;
 
-        return self::ALPHA * $this->conductivity * $area * $this->perM2 / ($thicknessMm / 1000) * ($layer / $total) ** 2;
+        return ((self::ALPHA * $this->conductivity * $area * $this->perM2) / ($thicknessMm / 1000)) *
+            ($layer / $total) ** 2;
     }
 }

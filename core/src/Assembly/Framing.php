@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Assembly;
 
 use Apron\Material\Material;
@@ -26,15 +28,23 @@ final readonly class Framing
      */
     public function goesOnIn(?self $other): bool
     {
-        return $other !== null
-            && $this->spacingMm !== null
-            && $this->spacingMm === $other->spacingMm
-            && $this->fraction === $other->fraction
-            && $this->material->id === $other->material->id;
+        return $other !== null &&
+            $this->spacingMm !== null &&
+            $this->spacingMm === $other->spacingMm &&
+            $this->fraction === $other->fraction &&
+            $this->material->id === $other->material->id;
     }
 
     public function by(MetalFraming $method): self
     {
-        return new self($this->material, $this->fraction, $this->spacingMm, $this->depthMm, $this->gaugeMm, $this->flangeMm, $method);
+        return new self(
+            $this->material,
+            $this->fraction,
+            $this->spacingMm,
+            $this->depthMm,
+            $this->gaugeMm,
+            $this->flangeMm,
+            $method,
+        );
     }
 }

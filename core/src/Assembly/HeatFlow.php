@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Assembly;
 
 /** Surface resistances and air layers by direction of heat flow, ISO 6946:2017 tables 7 and 8 (from memory). */
@@ -26,7 +28,7 @@ enum HeatFlow: string
     {
         return match ($this) {
             self::Horizontal => 0.13,
-            self::Up => 0.10,
+            self::Up => 0.1,
             self::Down => 0.17,
         };
     }
@@ -54,6 +56,6 @@ enum HeatFlow: string
 
     private static function between(float $x, float $x0, float $y0, float $x1, float $y1): float
     {
-        return $y0 + ($y1 - $y0) * ($x - $x0) / ($x1 - $x0);
+        return $y0 + (($y1 - $y0) * ($x - $x0)) / ($x1 - $x0);
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Assembly;
 
 /** Insulation above the roof membrane: rain runs under it and carries heat away. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Assembly;
 
 use Apron\Material\Material;
@@ -38,7 +40,9 @@ final readonly class Layer
     {
         $conductivity = $this->material->conductivity;
 
-        return $conductivity !== null && $conductivity <= RuleFigures::of('practice')->figure('insulation_w_mk') && $this->airLayer() === null;
+        return $conductivity !== null &&
+            $conductivity <= RuleFigures::of('practice')->figure('insulation_w_mk') &&
+            $this->airLayer() === null;
     }
 
     /**
@@ -76,11 +80,33 @@ final readonly class Layer
     /** The same layer of something else, or of another thickness; what was typed of the old one goes. */
     public function changed(?Material $material = null, ?float $thicknessMm = null): self
     {
-        return new self($this->id, $material ?? $this->material, $thicknessMm ?? $this->thicknessMm, null, $this->controls, $this->framing, $this->air, $this->fasteners, $this->bridges, $this->inverted);
+        return new self(
+            $this->id,
+            $material ?? $this->material,
+            $thicknessMm ?? $this->thicknessMm,
+            null,
+            $this->controls,
+            $this->framing,
+            $this->air,
+            $this->fasteners,
+            $this->bridges,
+            $this->inverted,
+        );
     }
 
     public function framedWith(?Framing $framing): self
     {
-        return new self($this->id, $this->material, $this->thicknessMm, $this->thicknessTyped, $this->controls, $framing, $this->air, $this->fasteners, $this->bridges, $this->inverted);
+        return new self(
+            $this->id,
+            $this->material,
+            $this->thicknessMm,
+            $this->thicknessTyped,
+            $this->controls,
+            $framing,
+            $this->air,
+            $this->fasteners,
+            $this->bridges,
+            $this->inverted,
+        );
     }
 }

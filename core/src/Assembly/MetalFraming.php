@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Assembly;
 
 use Apron\Json\CoreData;
@@ -19,12 +21,14 @@ enum MetalFraming: string
     ];
 
     /**
-     * Effective resistance of the framed layer by the table, m²K/W, or null outside its range: studs of 89, 152 or 203 mm
-     * at 400 or 600 mm centres, steel to 1.37 mm, cavity resistance within the table's rows; between rows in a line.
+     * Effective resistance of the framed layer by the table, m²K/W, or null outside its range: studs of 89, 152 or 203
+     * mm at 400 or 600 mm centres, steel to 1.37 mm, cavity resistance within the table's rows; between rows in a line.
      */
     public static function correctionFactor(Framing $framing, float $depthMm, float $cavity): ?float
     {
-        /** @var list<array{depth_mm: float, spacing_mm: float, cavity: list<float>, effective: list<float>}>|null $rows */
+        /**
+         * @var list<array{depth_mm: float, spacing_mm: float, cavity: list<float>, effective: list<float>}>|null  $rows
+         */
         static $rows = null;
         $rows ??= self::table();
         if (($framing->gaugeMm ?? 0.0) > 1.37) {
@@ -51,7 +55,7 @@ enum MetalFraming: string
         if ($spacing === null || $spacing < 300 || $spacing > 610 || $flange > 50 || $depthMm > 205) {
             return null;
         }
-        $p = 0.8 * $lower / $upper + 0.44 - 0.1 * $flange / 40 - 0.2 * 600 / $spacing - 0.04 * $depthMm / 100;
+        $p = (0.8 * $lower) / $upper + 0.44 - (0.1 * $flange) / 40 - (0.2 * 600) / $spacing - (0.04 * $depthMm) / 100;
         $p = max(0.0, min(1.0, $p));
 
         return $p * $upper + (1 - $p) * $lower;
@@ -62,12 +66,21 @@ enum MetalFraming: string
     {
         $file = CoreData::read('figures/steel-studs');
 
-        return array_map(fn (Node $row): array => [
-            'depth_mm' => $row->get('depth_mm')->number(),
-            'spacing_mm' => $row->get('spacing_mm')->number(),
-            'cavity' => array_map(fn (Node $pair): float => $pair->numbers(2)[0] * 0.1761102, $row->get('rows')->items(2)),
-            'effective' => array_map(fn (Node $pair): float => $pair->numbers(2)[1] * 0.1761102, $row->get('rows')->items(2)),
-        ], $file->get('studs')->items(1));
+        return array_map(
+            fn (Node $row): array => [
+                'depth_mm' => $row->get('depth_mm')->number(),
+                'spacing_mm' => $row->get('spacing_mm')->number(),
+                'cavity' => array_map(
+                    fn (Node $pair): float => $pair->numbers(2)[0] * 0.1761102,
+                    $row->get('rows')->items(2),
+                ),
+                'effective' => array_map(
+                    fn (Node $pair): float => $pair->numbers(2)[1] * 0.1761102,
+                    $row->get('rows')->items(2),
+                ),
+            ],
+            $file->get('studs')->items(1),
+        );
     }
 
     /**
@@ -79,7 +92,8 @@ enum MetalFraming: string
         for ($i = 1; $i < count($at); $i++) {
             // The last row reaches a tenth further: boards are sold a little above and below the round figure.
             if ($x <= $at[$i] || ($i === count($at) - 1 && $x <= $at[$i] * 1.1)) {
-                return $values[$i - 1] + ($values[$i] - $values[$i - 1]) * ($x - $at[$i - 1]) / ($at[$i] - $at[$i - 1]);
+                return $values[$i - 1] +
+                    (($values[$i] - $values[$i - 1]) * ($x - $at[$i - 1])) / ($at[$i] - $at[$i - 1]);
             }
         }
 

@@ -1,27 +1,36 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Assembly;
 
 use Apron\Climate\Month;
 use Apron\Rules\RuleFigures;
 
-/** Rain on an upright wall and the small share of it that gets past the cladding, by ASHRAE 160-2016, 4.6 (from memory). */
+/**
+ * Rain on an upright wall and the small share of it that gets past the cladding, by ASHRAE 160-2016, 4.6 (from memory).
+ */
 final class RainLoad
 {
     /** Mean of the cosine over a wind from anywhere, where it is above zero: 1/π. */
     private const ANY_DIRECTION = 0.3183;
 
     /**
-     * kg/m² of wall in the month: 0.2 · exposure · deposition · wind · rain, the wind from anywhere. Null where the month does
-     * not say rain and wind.
+     * kg/m² of wall in the month: 0.2 · exposure · deposition · wind · rain, the wind from anywhere. Null where the
+     * month does not say rain and wind.
      */
     public static function onWall(Month $month, Exposure $exposure): ?float
     {
         $rules = RuleFigures::of('practice');
 
-        return $month->rain === null || $month->wind === null ? null
-            : $rules->figure('rain_on_wall') * self::height($exposure) * (float) $rules->cell('rain_deposition', $exposure->over, 'factor')
-                * $month->wind * $month->rain * self::ANY_DIRECTION;
+        return $month->rain === null || $month->wind === null
+            ? null
+            : $rules->figure('rain_on_wall') *
+                    self::height($exposure) *
+                    (float) $rules->cell('rain_deposition', $exposure->over, 'factor') *
+                    $month->wind *
+                    $month->rain *
+                    self::ANY_DIRECTION;
     }
 
     /** kg/m² behind the cladding */

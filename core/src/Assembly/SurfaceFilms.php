@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Assembly;
 
 /**
@@ -14,11 +16,13 @@ enum SurfaceFilms: string
 
     public function inside(HeatFlow $flow): float
     {
-        return $this === self::Iso ? $flow->inside() : match ($flow) {
-            HeatFlow::Horizontal => 0.1198,
-            HeatFlow::Up => 0.1074,
-            HeatFlow::Down => 0.1620,
-        };
+        return $this === self::Iso
+            ? $flow->inside()
+            : match ($flow) {
+                HeatFlow::Horizontal => 0.1198,
+                HeatFlow::Up => 0.1074,
+                HeatFlow::Down => 0.162,
+            };
     }
 
     public function outside(): float

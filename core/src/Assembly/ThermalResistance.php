@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Assembly;
 
 /**
@@ -102,7 +104,8 @@ final readonly class ThermalResistance
     }
 
     /**
-     * What each bridge costs: how much U would fall without it, W/(m²K), and what share of the main path's R is lost to it.
+     * What each bridge costs: how much U would fall without it, W/(m²K), and what share of the main path's R is lost to
+     * it.
      *
      * @return list<array{layer: string, what: string, name: string, add_u_w_m2k: float}>
      */
@@ -110,7 +113,12 @@ final readonly class ThermalResistance
     {
         $costs = [];
         foreach ($this->assembly->reckonedLayers() as $i => $layer) {
-            $row = fn (string $what, string $name, float $add): array => ['layer' => $layer->id, 'what' => $what, 'name' => $name, 'add_u_w_m2k' => $add];
+            $row = fn (string $what, string $name, float $add): array => [
+                'layer' => $layer->id,
+                'what' => $what,
+                'name' => $name,
+                'add_u_w_m2k' => $add,
+            ];
             if ($layer->framing !== null && $this->total !== null) {
                 $without = (new self($this->assembly->withLayer($i, $layer->framedWith(null))))->total();
                 if ($without !== null) {
@@ -118,10 +126,18 @@ final readonly class ThermalResistance
                 }
             }
             if ($layer->fasteners !== null) {
-                $costs[] = $row('fasteners', 'fasteners', $layer->fasteners->addedU($layer->thicknessMm, $this->layers[$i], $this->mainPath));
+                $costs[] = $row(
+                    'fasteners',
+                    'fasteners',
+                    $layer->fasteners->addedU($layer->thicknessMm, $this->layers[$i], $this->mainPath),
+                );
             }
             if ($layer->inverted !== null) {
-                $costs[] = $row('rain', 'rain under the insulation', $layer->inverted->addedU($this->layers[$i], $this->mainPath));
+                $costs[] = $row(
+                    'rain',
+                    'rain under the insulation',
+                    $layer->inverted->addedU($this->layers[$i], $this->mainPath),
+                );
             }
             foreach ($layer->bridges as $bridge) {
                 $costs[] = $row('bridge', $bridge->name, $bridge->addedU());
@@ -132,8 +148,8 @@ final readonly class ThermalResistance
     }
 
     /**
-     * Total resistance with the framing and the method it was had by: the chosen one, else the combined method within its
-     * range, else the table for steel studs, else the weighted limits.
+     * Total resistance with the framing and the method it was had by: the chosen one, else the combined method within
+     * its range, else the table for steel studs, else the weighted limits.
      *
      * @param  list<Layer>  $layers
      * @return array{float|null, string|null}
@@ -172,7 +188,8 @@ final readonly class ThermalResistance
             $total += match (true) {
                 $i === $metal => 0.0,
                 $member === null => $this->layers[$i],
-                default => 1 / ((1 - $layer->framing->fraction) / $this->layers[$i] + $layer->framing->fraction / $member),
+                default => 1 /
+                    ((1 - $layer->framing->fraction) / $this->layers[$i] + $layer->framing->fraction / $member),
             };
         }
 
@@ -218,7 +235,9 @@ final readonly class ThermalResistance
                 continue;
             }
             $member = $framing->material->resistanceOf($layer->thicknessMm);
-            $paths = $framing->goesOnIn($before) ? $this->goOn($paths, $this->layers[$i], $member) : $this->cross($paths, $this->layers[$i], $member, $framing->fraction);
+            $paths = $framing->goesOnIn($before)
+                ? $this->goOn($paths, $this->layers[$i], $member)
+                : $this->cross($paths, $this->layers[$i], $member, $framing->fraction);
             $lower += 1 / ((1 - $framing->fraction) / $this->layers[$i] + $framing->fraction / $member);
             $before = $framing;
         }
@@ -251,8 +270,16 @@ final readonly class ThermalResistance
     {
         $crossed = [];
         foreach ($paths as $path) {
-            $crossed[] = ['share' => $path['share'] * (1 - $fraction), 'resistance' => $path['resistance'] + $between, 'framed' => false];
-            $crossed[] = ['share' => $path['share'] * $fraction, 'resistance' => $path['resistance'] + $member, 'framed' => true];
+            $crossed[] = [
+                'share' => $path['share'] * (1 - $fraction),
+                'resistance' => $path['resistance'] + $between,
+                'framed' => false,
+            ];
+            $crossed[] = [
+                'share' => $path['share'] * $fraction,
+                'resistance' => $path['resistance'] + $member,
+                'framed' => true,
+            ];
         }
 
         return $crossed;

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Brief;
 
 use Apron\Climate\Air;
@@ -8,7 +10,10 @@ use Apron\Climate\Condition;
 use Apron\Climate\IndoorAir;
 use Apron\Quantity\UnitSystem;
 
-/** What a project settles before anything is drawn, and every assembly and opening stands on: its airs, its wind and its schools. */
+/**
+ * What a project settles before anything is drawn, and every assembly and opening stands on: its airs, its wind and its
+ * schools.
+ */
 final readonly class Brief
 {
     /**
@@ -47,7 +52,10 @@ final readonly class Brief
         );
     }
 
-    /** @return list<array<string, float>>|null the two airs and their dew points, January first; null until both are stated */
+    /**
+     * @return list<array<string, float>>|null the two airs and their dew points, January first; null until both are
+     *   stated
+     */
     public function months(): ?array
     {
         if ($this->climate === null || $this->indoors === null) {
@@ -60,7 +68,7 @@ final readonly class Brief
                 'outdoor_c' => $outdoors->celsius,
                 'outdoor_dew_point_c' => Air::dewPoint($outdoors->vapourPressure()),
                 'indoor_c' => $air['celsius'],
-                'indoor_rh_pct' => 100 * $air['pressure'] / Air::saturation($air['celsius']),
+                'indoor_rh_pct' => (100 * $air['pressure']) / Air::saturation($air['celsius']),
                 'indoor_dew_point_c' => Air::dewPoint($air['pressure']),
             ];
         }

@@ -1,9 +1,10 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Brief;
 
 use Apron\Climate\ClimateFormat;
-use Apron\Climate\Condition;
 use Apron\Json\FileRefused;
 use Apron\Json\Node;
 use Apron\Json\Rows;
@@ -45,7 +46,11 @@ final class BriefFormat
             windPressure: $wind,
             climate: $climate,
             indoors: $indoors,
-            conditions: $rows->all('brief', $file->optional('conditions')?->listOf(self::MOST_CONDITIONS), ClimateFormat::condition(...)),
+            conditions: $rows->all(
+                'brief',
+                $file->optional('conditions')?->listOf(self::MOST_CONDITIONS),
+                ClimateFormat::condition(...),
+            ),
         );
     }
 
@@ -61,7 +66,7 @@ final class BriefFormat
             ]),
             'climate' => $brief->climate === null ? null : ClimateFormat::writeClimate($brief->climate),
             'indoor' => $brief->indoors === null ? null : ClimateFormat::writeIndoors($brief->indoors),
-            'conditions' => array_map(fn (Condition $c): array => ClimateFormat::writeCondition($c), $brief->conditions),
+            'conditions' => array_map(ClimateFormat::writeCondition(...), $brief->conditions),
         ]);
     }
 

@@ -1,10 +1,12 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Budget;
 
 /**
- * How long and how much memory one computation may take. Long work looks at it as it goes and is cut off with a clear answer, where a
- * request that asks for too much would else hold up everybody.
+ * How long and how much memory one computation may take. Long work looks at it as it goes and is cut off with a clear
+ * answer, where a request that asks for too much would else hold up everybody.
  */
 final class Deadline
 {
@@ -50,7 +52,9 @@ final class Deadline
         }
         $most = self::memoryLimit();
         if ($most > 0 && memory_get_usage() > self::MOST_MEMORY * $most) {
-            throw new TakesTooLong(sprintf('more than %d MB of memory', intdiv((int) (self::MOST_MEMORY * $most), 1000000)));
+            throw new TakesTooLong(
+                sprintf('more than %d MB of memory', intdiv((int) (self::MOST_MEMORY * $most), 1000000)),
+            );
         }
     }
 

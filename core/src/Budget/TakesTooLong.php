@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Budget;
 
 /** A computation that was cut off: what it would have taken more of than it may. */
@@ -7,6 +9,8 @@ final class TakesTooLong extends \RuntimeException
 {
     public function __construct(public readonly string $more)
     {
-        parent::__construct("This takes $more and was cut off. Fewer layers, framed layers, pieces or steps, or a plainer detail, can be worked out.");
+        parent::__construct(
+            "This takes $more and was cut off. Fewer layers, framed layers, pieces or steps, or a plainer detail, can be worked out.",
+        );
     }
 }

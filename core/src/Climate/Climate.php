@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Climate;
 
 /** Twelve months of outdoor air, January first. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Climate;
 
 use Apron\Json\FileRefused;
@@ -21,20 +23,28 @@ final class ClimateFormat
         if ($zone !== null && preg_match('/^([1-6][ABC]|[78])$/D', $zone) !== 1) {
             $node->get('zone')->refuse('a climate zone: 1 to 6 with A, B or C, or 7 or 8');
         }
-        $months = array_map(
-            function (Node $month): Month {
-                $month->object(['mean_c', 'rh_pct', 'rain_mm', 'wind_m_s', 'sun_w_m2', 'daily_swing_k'], ['mean_c', 'rh_pct']);
+        $months = array_map(function (Node $month): Month {
+            $month->object(
+                ['mean_c', 'rh_pct', 'rain_mm', 'wind_m_s', 'sun_w_m2', 'daily_swing_k'],
+                ['mean_c', 'rh_pct'],
+            );
 
-                return new Month(
-                    self::celsius($month->get('mean_c')), self::humidity($month->get('rh_pct')),
-                    $month->optional('rain_mm')?->between(0, 5000, 'mm'), $month->optional('wind_m_s')?->between(0, 60, 'm/s'),
-                    $month->optional('sun_w_m2')?->between(0, 600, 'W/m²'), $month->optional('daily_swing_k')?->between(0, 30, 'K'),
-                );
-            },
-            $node->get('months')->items(12, 12),
+            return new Month(
+                self::celsius($month->get('mean_c')),
+                self::humidity($month->get('rh_pct')),
+                $month->optional('rain_mm')?->between(0, 5000, 'mm'),
+                $month->optional('wind_m_s')?->between(0, 60, 'm/s'),
+                $month->optional('sun_w_m2')?->between(0, 600, 'W/m²'),
+                $month->optional('daily_swing_k')?->between(0, 30, 'K'),
+            );
+        }, $node->get('months')->items(12, 12));
+
+        return new Climate(
+            $node->get('name')->text(),
+            $months,
+            $zone,
+            $node->optional('design_winter_c')?->between(self::COLDEST, self::WARMEST, '°C'),
         );
-
-        return new Climate($node->get('name')->text(), $months, $zone, $node->optional('design_winter_c')?->between(self::COLDEST, self::WARMEST, '°C'));
     }
 
     /** @throws FileRefused also where the indoor air would be wetter than saturated in some month of the climate */
@@ -42,16 +52,30 @@ final class ClimateFormat
     {
         $indoors = match ($node->get('kind')->word(['fixed', 'monthly', 'humidity-class', 'moisture-production'])) {
             'fixed' => self::fixed($node->object(['kind', 'temperature_c', 'rh_pct'], ['temperature_c', 'rh_pct'])),
-            'monthly' => new StatedIndoorAir(self::months($node->object(['kind', 'months'], ['months'])->get('months'))),
-            'moisture-production' => self::production($node->object(['kind', 'temperature_c', 'production_kg_day', 'volume_m3', 'air_changes_h'], ['temperature_c', 'production_kg_day', 'volume_m3', 'air_changes_h'])),
-            default => self::humidityClass($node->object(['kind', 'class', 'temperature_c', 'margin'], ['class', 'temperature_c'])),
+            'monthly' => new StatedIndoorAir(
+                self::months($node->object(['kind', 'months'], ['months'])->get('months')),
+            ),
+            'moisture-production' => self::production(
+                $node->object(
+                    ['kind', 'temperature_c', 'production_kg_day', 'volume_m3', 'air_changes_h'],
+                    ['temperature_c', 'production_kg_day', 'volume_m3', 'air_changes_h'],
+                ),
+            ),
+            default => self::humidityClass(
+                $node->object(['kind', 'class', 'temperature_c', 'margin'], ['class', 'temperature_c']),
+            ),
         };
         foreach ($climate->months ?? [] as $m => $outdoors) {
             $air = $indoors->during($m, $outdoors);
             if ($air['pressure'] > Air::saturation($air['celsius']) * (1 + 1e-9)) {
                 $node->refuse(
                     'an indoor dew point at or below the indoor temperature in every month; a warmer room, or a lower class or margin',
-                    sprintf('in month %d an indoor dew point of %.1f °C in air of %.1f °C', $m + 1, Air::dewPoint($air['pressure']), $air['celsius']),
+                    sprintf(
+                        'in month %d an indoor dew point of %.1f °C in air of %.1f °C',
+                        $m + 1,
+                        Air::dewPoint($air['pressure']),
+                        $air['celsius'],
+                    ),
                 );
             }
         }
@@ -62,7 +86,10 @@ final class ClimateFormat
     /** @throws FileRefused */
     public static function condition(Node $node): Condition
     {
-        $node->object(['name', 'indoor_c', 'indoor_rh_pct', 'outdoor_c', 'outdoor_rh_pct'], ['name', 'indoor_c', 'indoor_rh_pct', 'outdoor_c', 'outdoor_rh_pct']);
+        $node->object(
+            ['name', 'indoor_c', 'indoor_rh_pct', 'outdoor_c', 'outdoor_rh_pct'],
+            ['name', 'indoor_c', 'indoor_rh_pct', 'outdoor_c', 'outdoor_rh_pct'],
+        );
 
         return new Condition(
             $node->get('name')->text(),
@@ -86,13 +113,28 @@ final class ClimateFormat
     public static function writeIndoors(IndoorAir $indoors): array
     {
         return match (true) {
-            $indoors instanceof HumidityClass => ['kind' => 'humidity-class', 'class' => $indoors->class, 'temperature_c' => $indoors->celsius, 'margin' => $indoors->margin],
-            $indoors instanceof MoistureProduction => [
-                'kind' => 'moisture-production', 'temperature_c' => $indoors->celsius, 'production_kg_day' => $indoors->production,
-                'volume_m3' => $indoors->volume, 'air_changes_h' => $indoors->airChanges,
+            $indoors instanceof HumidityClass => [
+                'kind' => 'humidity-class',
+                'class' => $indoors->class,
+                'temperature_c' => $indoors->celsius,
+                'margin' => $indoors->margin,
             ],
-            $indoors instanceof StatedIndoorAir && count($indoors->months) === 1 => ['kind' => 'fixed', 'temperature_c' => $indoors->months[0]->celsius, 'rh_pct' => $indoors->months[0]->humidity],
-            $indoors instanceof StatedIndoorAir => ['kind' => 'monthly', 'months' => self::writeMonths($indoors->months)],
+            $indoors instanceof MoistureProduction => [
+                'kind' => 'moisture-production',
+                'temperature_c' => $indoors->celsius,
+                'production_kg_day' => $indoors->production,
+                'volume_m3' => $indoors->volume,
+                'air_changes_h' => $indoors->airChanges,
+            ],
+            $indoors instanceof StatedIndoorAir && count($indoors->months) === 1 => [
+                'kind' => 'fixed',
+                'temperature_c' => $indoors->months[0]->celsius,
+                'rh_pct' => $indoors->months[0]->humidity,
+            ],
+            $indoors instanceof StatedIndoorAir => [
+                'kind' => 'monthly',
+                'months' => self::writeMonths($indoors->months),
+            ],
             default => throw new \LogicException('an indoor air that the file has no words for'),
         };
     }
@@ -112,14 +154,11 @@ final class ClimateFormat
     /** @return list<Month> */
     private static function months(Node $node): array
     {
-        return array_map(
-            function (Node $month): Month {
-                $month->object(['mean_c', 'rh_pct'], ['mean_c', 'rh_pct']);
+        return array_map(function (Node $month): Month {
+            $month->object(['mean_c', 'rh_pct'], ['mean_c', 'rh_pct']);
 
-                return new Month(self::celsius($month->get('mean_c')), self::humidity($month->get('rh_pct')));
-            },
-            $node->items(12, 12),
-        );
+            return new Month(self::celsius($month->get('mean_c')), self::humidity($month->get('rh_pct')));
+        }, $node->items(12, 12));
     }
 
     /**
@@ -128,15 +167,24 @@ final class ClimateFormat
      */
     private static function writeMonths(array $months): array
     {
-        return array_map(fn (Month $month): array => Written::without([
-            'mean_c' => $month->celsius, 'rh_pct' => $month->humidity, 'rain_mm' => $month->rain,
-            'wind_m_s' => $month->wind, 'sun_w_m2' => $month->sun, 'daily_swing_k' => $month->dailySwing,
-        ]), $months);
+        return array_map(
+            fn (Month $month): array => Written::without([
+                'mean_c' => $month->celsius,
+                'rh_pct' => $month->humidity,
+                'rain_mm' => $month->rain,
+                'wind_m_s' => $month->wind,
+                'sun_w_m2' => $month->sun,
+                'daily_swing_k' => $month->dailySwing,
+            ]),
+            $months,
+        );
     }
 
     private static function fixed(Node $node): StatedIndoorAir
     {
-        return new StatedIndoorAir([new Month(self::celsius($node->get('temperature_c')), self::humidity($node->get('rh_pct')))]);
+        return new StatedIndoorAir([
+            new Month(self::celsius($node->get('temperature_c')), self::humidity($node->get('rh_pct'))),
+        ]);
     }
 
     private static function production(Node $node): MoistureProduction

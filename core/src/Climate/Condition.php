@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Climate;
 
 /** A named pair of indoor and outdoor air that an assembly is also looked at in. */

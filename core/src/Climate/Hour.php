@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Climate;
 
 /** Outdoor air, rain, wind and sun of one hour. */

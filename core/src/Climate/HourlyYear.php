@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Climate;
 
 /** A year hour by hour, 8760 of them from the first of January, and what it comes to by month. */
@@ -7,7 +9,9 @@ final readonly class HourlyYear
 {
     public const HOURS = 8760;
 
-    /** Shares of a day's swing and of a month's mean swing that pass by in a few days; made up, within what is usual. */
+    /**
+     * Shares of a day's swing and of a month's mean swing that pass by in a few days; made up, within what is usual.
+     */
     private const WEATHER_K = 3.0;
 
     private const HOUR_TO_HOUR = 0.985;
@@ -21,9 +25,10 @@ final readonly class HourlyYear
     }
 
     /**
-     * A year that might have been: each month's figures as the climate gives them, a swing over the day, weather that drifts
-     * from hour to hour, rain in spells and sun by the time of day. The same seed gives the same year. After the drift
-     * every month is shifted (temperature, vapour pressure) or scaled (rain, wind, sun) so that its mean is the climate's.
+     * A year that might have been: each month's figures as the climate gives them, a swing over the day, weather that
+     * drifts from hour to hour, rain in spells and sun by the time of day. The same seed gives the same year. After the
+     * drift every month is shifted (temperature, vapour pressure) or scaled (rain, wind, sun) so that its mean is the
+     * climate's.
      */
     public static function synthesise(Climate $climate, int $seed): self
     {
@@ -43,11 +48,13 @@ final readonly class HourlyYear
                 $spell = $spell > 0 ? $spell - 1 : ($chance() < 2 / 168 ? (int) (2 + 14 * $chance()) : 0);
                 $from = fmod($from + 12 * $noise() + 360, 360);
                 $raw[] = [
-                    $month->celsius + ($month->dailySwing ?? 4.0) * cos(2 * M_PI * ($clock - 15) / 24) + self::WEATHER_K * $drift,
+                    $month->celsius +
+                    ($month->dailySwing ?? 4.0) * cos((2 * M_PI * ($clock - 15)) / 24) +
+                    self::WEATHER_K * $drift,
                     max(0.05, 1 + 0.25 * $drift),
                     $spell > 0 ? -log(max(1e-6, $chance())) : 0.0,
                     max(0.1, 1 + 0.45 * $noise()),
-                    max(0.0, cos(2 * M_PI * ($clock - 12) / 24)) * (0.4 + 0.6 * $chance()),
+                    max(0.0, cos((2 * M_PI * ($clock - 12)) / 24)) * (0.4 + 0.6 * $chance()),
                     $from,
                 ];
             }
@@ -72,7 +79,7 @@ final readonly class HourlyYear
             $sun = self::stated(array_map(fn (Hour $h): ?float => $h->sun, $hours));
             $months[] = new Month(
                 $celsius,
-                min(100.0, 100 * $pressure / Air::saturation($celsius)),
+                min(100.0, (100 * $pressure) / Air::saturation($celsius)),
                 $rain === null ? null : array_sum($rain),
                 $wind === null ? null : self::mean($wind),
                 $sun === null ? null : self::mean($sun),
@@ -92,8 +99,9 @@ final readonly class HourlyYear
     }
 
     /**
-     * Thermal climate zone by heating degree days to 18 °C and cooling degree days to 10 °C of daily means, ASHRAE 169-2013
-     * table B (from memory). Moist or dry needs a longer look and is not said: the letter is A, or C where it is marine.
+     * Thermal climate zone by heating degree days to 18 °C and cooling degree days to 10 °C of daily means, ASHRAE
+     * 169-2013 table B (from memory). Moist or dry needs a longer look and is not said: the letter is A, or C where it
+     * is marine.
      */
     public function zone(): string
     {
@@ -105,7 +113,9 @@ final readonly class HourlyYear
         }
         $first = 0;
         foreach (Month::DAYS as $days) {
-            $mean = self::mean(array_map(fn (Hour $h): float => $h->celsius, array_slice($this->hours, $first, $days * 24)));
+            $mean = self::mean(
+                array_map(fn (Hour $h): float => $h->celsius, array_slice($this->hours, $first, $days * 24)),
+            );
             [$first, $warmest, $coldest] = [$first + $days * 24, max($warmest, $mean), min($coldest, $mean)];
         }
         if ($heating <= 3000 && $heating > 2000 && $coldest > -3 && $coldest < 18 && $warmest < 22) {
@@ -126,8 +136,9 @@ final readonly class HourlyYear
     }
 
     /**
-     * Airfield annual index, mm: the rain that would pass an upright plane facing `$facing` degrees from north in open country,
-     * ISO 15927-3:2009, formula (1), I = 2/9 · Σ v·r^(8/9)·cos(D − θ) where the cosine is above zero. Null without rain and wind.
+     * Airfield annual index, mm: the rain that would pass an upright plane facing `$facing` degrees from north in open
+     * country, ISO 15927-3:2009, formula (1), I = 2/9 · Σ v·r^(8/9)·cos(D − θ) where the cosine is above zero. Null
+     * without rain and wind.
      */
     public function drivingRain(float $facing): ?float
     {
@@ -139,11 +150,12 @@ final readonly class HourlyYear
             $sum += $hour->wind * $hour->rain ** (8 / 9) * max(0.0, cos(deg2rad($hour->windFrom - $facing)));
         }
 
-        return 2 / 9 * $sum;
+        return (2 / 9) * $sum;
     }
 
     /**
-     * @param  list<array{float, float, float, float, float, float}>  $raw  temperature, then factors of vapour, rain, wind, sun; direction
+     * @param  list<array{float, float, float, float, float, float}>  $raw  temperature, then factors of vapour, rain,
+     *   wind, sun; direction
      * @return list<Hour>
      */
     private static function monthly(Month $month, array $raw): array
@@ -155,22 +167,37 @@ final readonly class HourlyYear
         foreach ($raw as $row) {
             $hours[] = [
                 'celsius' => $row[0] + $shift,
-                'pressure' => $month->vapourPressure() * $row[1] / $vapour,
-                'rain' => $month->rain === null ? null : ($rain > 0 ? $month->rain * $row[2] / $rain : $month->rain / count($raw)),
-                'wind' => ($month->wind ?? self::WIND) * $row[3] / $wind,
+                'pressure' => ($month->vapourPressure() * $row[1]) / $vapour,
+                'rain' => $month->rain === null
+                        ? null
+                        : ($rain > 0
+                            ? ($month->rain * $row[2]) / $rain
+                            : $month->rain / count($raw)),
+                'wind' => (($month->wind ?? self::WIND) * $row[3]) / $wind,
                 'from' => $row[5],
-                'sun' => $month->sun === null ? null : $month->sun * $row[4] / $sun,
+                'sun' => $month->sun === null ? null : ($month->sun * $row[4]) / $sun,
             ];
         }
         $hours = self::belowSaturation($hours);
 
-        return array_map(fn (array $h): Hour => new Hour($h['celsius'], $h['pressure'], $h['rain'], $h['wind'], $h['from'], $h['sun']), $hours);
+        return array_map(
+            fn (array $h): Hour => new Hour(
+                $h['celsius'],
+                $h['pressure'],
+                $h['rain'],
+                $h['wind'],
+                $h['from'],
+                $h['sun'],
+            ),
+            $hours,
+        );
     }
 
     /**
      * Takes what is above saturation in the cold hours and gives it to the others, so that the month keeps its mean.
      *
-     * @param  list<array{celsius: float, pressure: float, rain: float|null, wind: float, from: float, sun: float|null}>  $hours
+     * @param  list<array{celsius: float, pressure: float, rain: float|null, wind: float, from: float,
+     *   sun: float|null}>  $hours
      * @return list<array{celsius: float, pressure: float, rain: float|null, wind: float, from: float, sun: float|null}>
      */
     private static function belowSaturation(array $hours): array
@@ -187,7 +214,8 @@ final readonly class HourlyYear
             }
             foreach ($hours as $i => $hour) {
                 $most = Air::saturation($hour['celsius']);
-                $hours[$i]['pressure'] = min($most, $hour['pressure']) + max(0.0, $most - $hour['pressure']) * min(1.0, $over / $room);
+                $hours[$i]['pressure'] =
+                    min($most, $hour['pressure']) + max(0.0, $most - $hour['pressure']) * min(1.0, $over / $room);
             }
         }
 

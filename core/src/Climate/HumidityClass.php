@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Climate;
 
 /**
@@ -8,7 +10,10 @@ namespace Apron\Climate;
  */
 final readonly class HumidityClass implements IndoorAir
 {
-    /** Upper limits in Pa at and below 0 °C. Classes 1 to 4: ISO 13788 figure A.1; class 5 has none there, 1360 from memory. */
+    /**
+     * Upper limits in Pa at and below 0 °C. Classes 1 to 4: ISO 13788 figure A.1; class 5 has none there, 1360 from
+     * memory.
+     */
     public const UPPER_LIMIT_PA = [1 => 270.0, 2 => 540.0, 3 => 810.0, 4 => 1080.0, 5 => 1360.0];
 
     public function __construct(public int $class, public float $celsius, public float $margin)

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Climate;
 
 /** Indoor air month by month: stated, or reckoned from the outdoor air of that month. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Climate;
 
 /** Indoor air from what a household or a trade gives off and what ventilation carries away. */
@@ -22,7 +24,9 @@ final readonly class MoistureProduction implements IndoorAir
     /** Steady balance, pᵢ = pₑ + G·Rᵥ·T / (n·V): ISO 13788:2012, annex A (clause from memory). */
     public function during(int $month, Month $outdoors): array
     {
-        $excess = $this->production / 86400 * self::VAPOUR_GAS * ($this->celsius + 273.15) / ($this->airChanges / 3600 * $this->volume);
+        $excess =
+            (($this->production / 86400) * self::VAPOUR_GAS * ($this->celsius + 273.15)) /
+            (($this->airChanges / 3600) * $this->volume);
 
         return ['celsius' => $this->celsius, 'pressure' => $outdoors->vapourPressure() + $excess];
     }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Climate;
 
 /** Mean air of one month, or of any other stretch: °C and % relative humidity. */
@@ -24,6 +26,6 @@ final readonly class Month
     /** Pa */
     public function vapourPressure(): float
     {
-        return $this->humidity / 100 * Air::saturation($this->celsius);
+        return ($this->humidity / 100) * Air::saturation($this->celsius);
     }
 }

@@ -1,10 +1,12 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Climate;
 
 /**
- * Reads twelve months from a plain table, as a spreadsheet or a weather service gives them: a line for each month or a line
- * for each figure, cells parted by comma, semicolon or tab; words at the front of a line are passed over.
+ * Reads twelve months from a plain table, as a spreadsheet or a weather service gives them: a line for each month or a
+ * line for each figure, cells parted by comma, semicolon or tab; words at the front of a line are passed over.
  */
 final class MonthTable
 {
@@ -13,30 +15,53 @@ final class MonthTable
     {
         $rows = [];
         foreach (preg_split('/\r\n|\r|\n/', $text) ?: [] as $i => $line) {
-            $cells = array_map(trim(...), preg_split(str_contains($line, "\t") ? '/\t/' : (str_contains($line, ';') ? '/;/' : '/,/'), $line) ?: []);
+            $cells = array_map(
+                trim(...),
+                preg_split(str_contains($line, "\t") ? '/\t/' : (str_contains($line, ';') ? '/;/' : '/,/'), $line) ?:
+                [],
+            );
             // A decimal comma is read only where commas do not part the cells.
-            $numbers = array_values(array_filter(array_map(fn (string $cell): string => strtr($cell, [',' => '.', '−' => '-']), $cells), is_numeric(...)));
+            $numbers = array_values(
+                array_filter(
+                    array_map(fn (string $cell): string => strtr($cell, [',' => '.', '−' => '-']), $cells),
+                    is_numeric(...),
+                ),
+            );
             if ($numbers === []) {
                 continue;
             }
             $rows[] = ['line' => $i + 1, 'cells' => array_map(floatval(...), $numbers)];
         }
         if (count($rows) === 2 && count($rows[0]['cells']) === 12 && count($rows[1]['cells']) === 12) {
-            $rows = array_map(fn (int $m): array => ['line' => $rows[0]['line'], 'cells' => [$rows[0]['cells'][$m], $rows[1]['cells'][$m]]], range(0, 11));
+            $rows = array_map(
+                fn (int $m): array => [
+                    'line' => $rows[0]['line'],
+                    'cells' => [$rows[0]['cells'][$m], $rows[1]['cells'][$m]],
+                ],
+                range(0, 11),
+            );
         }
         if (count($rows) !== 12) {
-            throw new ClimateFileRefused($rows === [] ? 1 : end($rows)['line'], count($rows).' lines of figures', 'twelve lines, one a month from January: mean °C, % relative humidity, and if wanted mm of rain');
+            throw new ClimateFileRefused(
+                $rows === [] ? 1 : end($rows)['line'],
+                count($rows).' lines of figures',
+                'twelve lines, one a month from January: mean °C, % relative humidity, and if wanted mm of rain',
+            );
         }
 
         if (self::numbered($rows)) {
-            $rows = array_map(fn (array $row): array => ['line' => $row['line'], 'cells' => array_slice($row['cells'], 1)], $rows);
+            $rows = array_map(
+                fn (array $row): array => ['line' => $row['line'], 'cells' => array_slice($row['cells'], 1)],
+                $rows,
+            );
         }
 
         return new Climate($name, array_map(self::month(...), $rows));
     }
 
     /**
-     * A first column of month numbers is the calendar, not weather: all twelve of them, for a January of 1.0 °C is weather.
+     * A first column of month numbers is the calendar, not weather: all twelve of them, for a January of 1.0 °C is
+     * weather.
      *
      * @param  list<array{line: int, cells: non-empty-list<float>}>  $rows
      */
@@ -56,7 +81,11 @@ final class MonthTable
     {
         $cells = $row['cells'];
         if (count($cells) < 2) {
-            throw new ClimateFileRefused($row['line'], 'one figure', 'a mean temperature in °C and a relative humidity in %');
+            throw new ClimateFileRefused(
+                $row['line'],
+                'one figure',
+                'a mean temperature in °C and a relative humidity in %',
+            );
         }
         if ($cells[0] < -70 || $cells[0] > 60) {
             throw new ClimateFileRefused($row['line'], "$cells[0]", 'a mean temperature from -70 to 60 °C');

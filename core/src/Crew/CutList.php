@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Crew;
 
 use Apron\Detail\Detail;
@@ -7,7 +9,10 @@ use Apron\Detail\Detail;
 /** What to cut before the work starts: like pieces of one size counted together, in the order of their steps. */
 final class CutList
 {
-    /** @return list<array{step: int, pieces: list<string>, material: string, count: int, length_mm: float, width_mm: float}> */
+    /**
+     * @return list<array{step: int, pieces: list<string>, material: string, count: int, length_mm: float,
+     *   width_mm: float}>
+     */
     public static function of(Detail $detail): array
     {
         $rows = [];
@@ -16,7 +21,14 @@ final class CutList
                 continue;
             }
             $like = implode(' ', [$piece->step, $piece->material->id, $piece->cut->length, $piece->cut->width]);
-            $rows[$like] ??= ['step' => $piece->step, 'pieces' => [], 'material' => $piece->material->id, 'count' => 0, 'length_mm' => $piece->cut->length, 'width_mm' => $piece->cut->width];
+            $rows[$like] ??= [
+                'step' => $piece->step,
+                'pieces' => [],
+                'material' => $piece->material->id,
+                'count' => 0,
+                'length_mm' => $piece->cut->length,
+                'width_mm' => $piece->cut->width,
+            ];
             $rows[$like]['pieces'][] = $piece->id;
             $rows[$like]['count']++;
         }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Crew;
 
 use Apron\Detail\CannotLay;
@@ -14,7 +16,8 @@ use Apron\Detail\Step;
 final readonly class Drill
 {
     /**
-     * @param  list<array{before: int, after: int, why: string, inner: string, outer: string}>  $broken  reasons that the order goes against
+     * @param  list<array{before: int, after: int, why: string, inner: string, outer: string}>  $broken  reasons that
+     *   the order goes against
      * @param  string|null  $refused  why it could not be built in this order at all
      * @param  Detail|null  $built  the detail as this order makes it; null where it could not be built
      */
@@ -36,7 +39,12 @@ final readonly class Drill
             throw new \InvalidArgumentException('an order of all steps, each once: '.implode(', ', $numbers));
         }
         $at = array_combine($order, $numbers);
-        $broken = array_values(array_filter(Reasons::of($detail), fn (array $r): bool => ($at[$r['before']] ?? 0) > ($at[$r['after']] ?? 0)));
+        $broken = array_values(
+            array_filter(
+                Reasons::of($detail),
+                fn (array $r): bool => ($at[$r['before']] ?? 0) > ($at[$r['after']] ?? 0),
+            ),
+        );
         try {
             $built = self::reordered($detail, $at);
             new Layout($built);
@@ -48,7 +56,8 @@ final readonly class Drill
     }
 
     /**
-     * The steps in an order that is not the right one: the same for the same seed, so that a crew can be given one drill.
+     * The steps in an order that is not the right one: the same for the same seed, so that a crew can be given one
+     * drill.
      *
      * @return list<int>
      */
@@ -68,9 +77,13 @@ final readonly class Drill
      */
     private static function reordered(Detail $detail, array $at): Detail
     {
-        $pieces = array_map(fn (Piece $p): Piece => $p->withPatches(
-            array_map(fn (Patch $q): Patch => $q->atStep($at[$q->step] ?? $q->step), $p->patches), $at[$p->step] ?? $p->step,
-        ), $detail->pieces);
+        $pieces = array_map(
+            fn (Piece $p): Piece => $p->withPatches(
+                array_map(fn (Patch $q): Patch => $q->atStep($at[$q->step] ?? $q->step), $p->patches),
+                $at[$p->step] ?? $p->step,
+            ),
+            $detail->pieces,
+        );
         $steps = array_map(fn (Step $s): Step => new Step($at[$s->number], $s->does, $s->figures), $detail->steps);
         usort($steps, fn (Step $a, Step $b): int => $a->number <=> $b->number);
 

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Crew;
 
 use Apron\Detail\CutSize;
@@ -9,8 +11,9 @@ use Apron\Json\CoreData;
 use Apron\Json\Node;
 
 /**
- * The cut list by roll: each piece from the narrowest roll that takes it, pieces laid side by side where the width leaves room, and what
- * is left over. Pieces are laid on shelves, the longest first, a usual way of cutting; a better one may exist.
+ * The cut list by roll: each piece from the narrowest roll that takes it, pieces laid side by side where the width
+ * leaves room, and what is left over. Pieces are laid on shelves, the longest first, a usual way of cutting; a better
+ * one may exist.
  */
 final class Rolls
 {
@@ -32,8 +35,10 @@ final class Rolls
     }
 
     /**
-     * @return list<array{material: string, roll_mm: float, roll_length_mm: float, run_mm: float, rolls: int, waste_pct: float, pieces: list<array{id: string, length_mm: float, width_mm: float, lengths: int}>}>
-     *                                                                                                                                                                                                       by material and roll: the run that is unrolled, how many rolls that is, the share thrown away; `lengths` above one where a piece is made of several with a lap
+     * @return list<array{material: string, roll_mm: float, roll_length_mm: float, run_mm: float, rolls: int,
+     *   waste_pct: float, pieces: list<array{id: string, length_mm: float, width_mm: float, lengths: int}>}>
+     *   by material and roll: the run that is unrolled, how many rolls that is, the share thrown away; `lengths` above
+     *   one where a piece is made of several with a lap
      */
     public function of(Detail $detail): array
     {
@@ -50,13 +55,17 @@ final class Rolls
         foreach ($groups as $cuts) {
             $rows[] = $this->row($cuts, $this->sold[$cuts[0][0]->kind->value]['length']);
         }
-        usort($rows, fn (array $a, array $b): int => [$a['material'], $a['roll_mm']] <=> [$b['material'], $b['roll_mm']]);
+        usort(
+            $rows,
+            fn (array $a, array $b): int => [$a['material'], $a['roll_mm']] <=> [$b['material'], $b['roll_mm']],
+        );
 
         return $rows;
     }
 
     /**
-     * The roll a piece comes from, and the parts it is cut in: one, or as many as its length or width asks, with a lap between two.
+     * The roll a piece comes from, and the parts it is cut in: one, or as many as its length or width asks, with a lap
+     * between two.
      *
      * @param  array{widths: non-empty-list<float>, length: float}  $sold
      * @return array{float, list<CutSize>}
@@ -69,15 +78,22 @@ final class Rolls
             $roll = $width >= $cut->width ? $width : $roll;
         }
         $across = $cut->width <= $widest ? 1 : (int) ceil(($cut->width - $this->lap) / ($widest - $this->lap));
-        $along = $cut->length <= $sold['length'] ? 1 : (int) ceil(($cut->length - $this->lap) / ($sold['length'] - $this->lap));
-        $part = new CutSize(($cut->length + ($along - 1) * $this->lap) / $along, ($cut->width + ($across - 1) * $this->lap) / $across);
+        $along =
+            $cut->length <= $sold['length']
+                ? 1
+                : (int) ceil(($cut->length - $this->lap) / ($sold['length'] - $this->lap));
+        $part = new CutSize(
+            ($cut->length + ($along - 1) * $this->lap) / $along,
+            ($cut->width + ($across - 1) * $this->lap) / $across,
+        );
 
         return [$roll, array_fill(0, $across * $along, $part)];
     }
 
     /**
      * @param  non-empty-list<array{Piece, float, list<CutSize>}>  $cuts
-     * @return array{material: string, roll_mm: float, roll_length_mm: float, run_mm: float, rolls: int, waste_pct: float, pieces: list<array{id: string, length_mm: float, width_mm: float, lengths: int}>}
+     * @return array{material: string, roll_mm: float, roll_length_mm: float, run_mm: float, rolls: int,
+     *   waste_pct: float, pieces: list<array{id: string, length_mm: float, width_mm: float, lengths: int}>}
      */
     private function row(array $cuts, float $rollLength): array
     {
@@ -101,9 +117,21 @@ final class Rolls
         $run = array_sum(array_column($shelves, 0));
 
         return [
-            'material' => $cuts[0][0]->material->id, 'roll_mm' => $roll, 'roll_length_mm' => $rollLength, 'run_mm' => $run,
-            'rolls' => self::rolls(array_column($shelves, 0), $rollLength), 'waste_pct' => round(100 * (1 - $used / ($run * $roll)), 1),
-            'pieces' => array_map(fn (array $c): array => ['id' => $c[0]->id, 'length_mm' => $c[0]->cut->length ?? 0.0, 'width_mm' => $c[0]->cut->width ?? 0.0, 'lengths' => count($c[2])], $cuts),
+            'material' => $cuts[0][0]->material->id,
+            'roll_mm' => $roll,
+            'roll_length_mm' => $rollLength,
+            'run_mm' => $run,
+            'rolls' => self::rolls(array_column($shelves, 0), $rollLength),
+            'waste_pct' => round(100 * (1 - $used / ($run * $roll)), 1),
+            'pieces' => array_map(
+                fn (array $c): array => [
+                    'id' => $c[0]->id,
+                    'length_mm' => $c[0]->cut->length ?? 0.0,
+                    'width_mm' => $c[0]->cut->width ?? 0.0,
+                    'lengths' => count($c[2]),
+                ],
+                $cuts,
+            ),
         ];
     }
 

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Crew;
 
 use Apron\Detail\Detail;
@@ -35,27 +37,57 @@ final class SequenceSheet
             'materials' => self::materials($detail),
             'names' => self::names($detail, $words),
             'facets' => (object) self::facets($detail, $words),
-            'steps' => array_map(fn (Step $step, array $card): array => [
-                'number' => $step->number,
-                'does' => $step->does,
-                'title' => self::said($words, $step->does, 'title', $step->figures),
-                'short' => self::said($words, $step->does, 'short', $step->figures),
-                'how' => self::said($words, $step->does, 'reason', $step->figures),
-                'caution' => self::said($words, $step->does, 'remedy', $step->figures),
-                'pieces' => array_map(fn (array $piece): array => self::card($piece['piece'], $piece['facets'], $piece['laps'], $words, $school), $card['pieces']),
-            ], $detail->steps, StepCards::of($detail, $assessed->laps)),
+            'steps' => array_map(
+                fn (Step $step, array $card): array => [
+                    'number' => $step->number,
+                    'does' => $step->does,
+                    'title' => self::said($words, $step->does, 'title', $step->figures),
+                    'short' => self::said($words, $step->does, 'short', $step->figures),
+                    'how' => self::said($words, $step->does, 'reason', $step->figures),
+                    'caution' => self::said($words, $step->does, 'remedy', $step->figures),
+                    'pieces' => array_map(
+                        fn (array $piece): array => self::card(
+                            $piece['piece'],
+                            $piece['facets'],
+                            $piece['laps'],
+                            $words,
+                            $school,
+                        ),
+                        $card['pieces'],
+                    ),
+                ],
+                $detail->steps,
+                StepCards::of($detail, $assessed->laps),
+            ),
             'cut_list' => CutList::of($detail),
             'rolls' => (new Rolls)->of($detail),
-            'cut_tolerance' => $words->text('handling.tolerance', 'cut', ['cut_mm' => RuleFigures::of('checks')->figure('cut_tolerance_mm')]),
-            'checks' => array_map(fn (Check $check): array => CheckFormat::told($check, $words), OpeningChecks::of($detail)),
-            'findings' => array_map(fn (Finding $finding): array => ['severity' => $finding->severity->value, 'key' => $finding->key()] + $words->of($finding), Finding::worstFirst($assessed->findings())),
-            'reasons' => array_map(fn (array $r): array => ['before' => $r['before'], 'after' => $r['after'], 'why' => $words->text($r['why'], 'title', ['inner' => $r['inner'], 'outer' => $r['outer']])], Reasons::of($detail)),
+            'cut_tolerance' => $words->text('handling.tolerance', 'cut', [
+                'cut_mm' => RuleFigures::of('checks')->figure('cut_tolerance_mm'),
+            ]),
+            'checks' => array_map(
+                fn (Check $check): array => CheckFormat::told($check, $words),
+                OpeningChecks::of($detail),
+            ),
+            'findings' => array_map(
+                fn (Finding $finding): array => ['severity' => $finding->severity->value, 'key' => $finding->key()] +
+                    $words->of($finding),
+                Finding::worstFirst($assessed->findings()),
+            ),
+            'reasons' => array_map(
+                fn (array $r): array => [
+                    'before' => $r['before'],
+                    'after' => $r['after'],
+                    'why' => $words->text($r['why'], 'title', ['inner' => $r['inner'], 'outer' => $r['outer']]),
+                ],
+                Reasons::of($detail),
+            ),
             'rain' => array_map(fn (array $state): array => self::rain($state, $words), HalfBuilt::eachStep($detail)),
         ];
     }
 
     /**
-     * @param  array{step: int, worst: Outcome, safe: bool, wets: list<string>, strips: list<StripResult>, cover: Rect|null}  $state
+     * @param  array{step: int, worst: Outcome, safe: bool, wets: list<string>, strips: list<StripResult>,
+     *   cover: Rect|null}  $state
      * @return array<string, mixed>
      */
     private static function rain(array $state, Words $words): array
@@ -64,14 +96,27 @@ final class SequenceSheet
             'step' => $state['step'],
             'worst' => $state['worst']->told(),
             'safe' => $state['safe'],
-            'cover' => $state['cover'] === null ? null : [$state['cover']->u0, $state['cover']->v0, $state['cover']->u1, $state['cover']->v1],
+            'cover' => $state['cover'] === null
+                    ? null
+                    : [$state['cover']->u0, $state['cover']->v0, $state['cover']->u1, $state['cover']->v1],
             'wets' => array_map(fn (string $facet): string => $words->listed('facet', $facet), $state['wets']),
-            'strips' => array_map(fn (StripResult $strip): array => [
-                'source' => $strip->source, 'facet' => $strip->facet, 'u' => [$strip->u0, $strip->u1], 'outcome' => $strip->outcome->told(), 'severity' => $strip->severity->value,
-                'lines' => $strip->lines, 'path' => DetailAssessment::path($strip->told(), $words),
-                'at' => array_combine(['facet', 'u', 'v'], $strip->told()->worstAt()),
-                'route' => array_map(fn (array $at): array => ['facet' => $at[0], 'u' => $at[1], 'v' => $at[2]], $strip->told()->route),
-            ], $state['strips']),
+            'strips' => array_map(
+                fn (StripResult $strip): array => [
+                    'source' => $strip->source,
+                    'facet' => $strip->facet,
+                    'u' => [$strip->u0, $strip->u1],
+                    'outcome' => $strip->outcome->told(),
+                    'severity' => $strip->severity->value,
+                    'lines' => $strip->lines,
+                    'path' => DetailAssessment::path($strip->told(), $words),
+                    'at' => array_combine(['facet', 'u', 'v'], $strip->told()->worstAt()),
+                    'route' => array_map(
+                        fn (array $at): array => ['facet' => $at[0], 'u' => $at[1], 'v' => $at[2]],
+                        $strip->told()->route,
+                    ),
+                ],
+                $state['strips'],
+            ),
         ];
     }
 
@@ -84,7 +129,12 @@ final class SequenceSheet
     {
         $like = [];
         foreach ($laps as $lap) {
-            $row = ['over' => $lap->outer === $piece->id, 'other' => $lap->outer === $piece->id ? $lap->inner : $lap->outer, 'lap_mm' => $lap->size, 'least_mm' => $lap->least];
+            $row = [
+                'over' => $lap->outer === $piece->id,
+                'other' => $lap->outer === $piece->id ? $lap->inner : $lap->outer,
+                'lap_mm' => $lap->size,
+                'least_mm' => $lap->least,
+            ];
             $like[implode(' ', [$row['over'], $row['other'], $lap->size])] = $row;
         }
         $code = 'handling.'.$piece->kind->value;
@@ -93,15 +143,21 @@ final class SequenceSheet
             'id' => $piece->id,
             'on' => array_map(fn (string $facet): string => $words->listed('facet', $facet), $facets),
             'laps' => array_values($like),
-            'press' => self::said($words, $words->coded($code, $school->answers), 'press', []), 'prime' => self::said($words, $code, 'prime', []),
-            'wait' => self::said($words, $code, 'wait', []), 'check' => self::said($words, $code, 'check', []),
+            'press' => self::said($words, $words->coded($code, $school->answers), 'press', []),
+            'prime' => self::said($words, $code, 'prime', []),
+            'wait' => self::said($words, $code, 'wait', []),
+            'check' => self::said($words, $code, 'check', []),
         ];
     }
 
     /** @param  array<string, float|int|string>  $figures */
     private static function said(Words $words, string $code, string $part, array $figures): string
     {
-        return $words->has($code) ? $words->text($code, $part, $figures) : ($part === 'title' || $part === 'short' ? $code : '');
+        return $words->has($code)
+            ? $words->text($code, $part, $figures)
+            : ($part === 'title' || $part === 'short'
+                ? $code
+                : '');
     }
 
     /** @return array<string, string> */
@@ -132,7 +188,10 @@ final class SequenceSheet
         $names = [];
         foreach (array_keys($detail->facets) as $facet) {
             // Behind a board there are two faces: the sheathing's and its own.
-            $names[$facet] = $words->listed('facet', $facet === 'face' && ($detail->opening->outerBoard ?? 0.0) > 0 ? 'sheathing' : (string) $facet);
+            $names[$facet] = $words->listed(
+                'facet',
+                $facet === 'face' && ($detail->opening->outerBoard ?? 0.0) > 0 ? 'sheathing' : (string) $facet,
+            );
         }
 
         return $names;

@@ -1,8 +1,13 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Crew;
 
-/** One order of the steps that somebody tried and kept, for the pre-installation meeting: what was said of it then, whatever becomes of the detail. */
+/**
+ * One order of the steps that somebody tried and kept, for the pre-installation meeting: what was said of it then,
+ * whatever becomes of the detail.
+ */
 final readonly class Training
 {
     /** @param  list<int>  $order  numbers of the steps as they were put */

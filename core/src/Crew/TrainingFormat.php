@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Crew;
 
 use Apron\Inspection\SiteFormat;
@@ -42,6 +44,15 @@ final class TrainingFormat
     /** @return array<string, mixed> */
     public static function write(Training $run): array
     {
-        return ['detail' => $run->detail, 'title' => $run->title, 'by' => $run->by, 'at' => $run->at, 'order' => $run->order, 'tries' => $run->tries, 'broken' => $run->broken, 'worst' => $run->worst];
+        return [
+            'detail' => $run->detail,
+            'title' => $run->title,
+            'by' => $run->by,
+            'at' => $run->at,
+            'order' => $run->order,
+            'tries' => $run->tries,
+            'broken' => $run->broken,
+            'worst' => $run->worst,
+        ];
     }
 }

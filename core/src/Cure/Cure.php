@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Cure;
 
 use Apron\Assembly\Assembly;
@@ -27,13 +29,15 @@ final readonly class Cure
     /** The code of its words. */
     public function code(): string
     {
-        return 'cure.'.$this->kind.match (true) {
-            $this->kind === 'thickness' && $this->to === null => '.none',
-            $this->kind === 'permeance' && $this->to === null => '.none',
-            $this->kind === 'permeance' && $this->assembly === null => '.unbuilt',
-            $this->kind === 'permeance' && $this->layer === '' => '.add',
-            $this->kind === 'permeance' && $this->to > (float) $this->from => '.open',
-            default => '',
-        };
+        return 'cure.'.
+            $this->kind.
+            match (true) {
+                $this->kind === 'thickness' && $this->to === null => '.none',
+                $this->kind === 'permeance' && $this->to === null => '.none',
+                $this->kind === 'permeance' && $this->assembly === null => '.unbuilt',
+                $this->kind === 'permeance' && $this->layer === '' => '.add',
+                $this->kind === 'permeance' && $this->to > (float) $this->from => '.open',
+                default => '',
+            };
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Cure;
 
 use Apron\Assembly\Assembly;
@@ -14,8 +16,9 @@ use Apron\Rules\Severity;
 use Apron\Rules\Source;
 
 /**
- * What would make it pass: for one finding on an assembly, the smallest change of one thing that clears it and brings no new
- * fail or caution with it. Nothing is solved for: every candidate is assessed by the same functions as the assembly itself.
+ * What would make it pass: for one finding on an assembly, the smallest change of one thing that clears it and brings
+ * no new fail or caution with it. Nothing is solved for: every candidate is assessed by the same functions as the
+ * assembly itself.
  */
 final class CureSearch
 {
@@ -37,8 +40,12 @@ final class CureSearch
     /** @var array<string, true> codes of fails and cautions that it has already, by subject without the plane */
     private array $had = [];
 
-    public function __construct(private readonly Brief $brief, private readonly Assembly $assembly, private readonly Finding $finding, private readonly Materials $materials)
-    {
+    public function __construct(
+        private readonly Brief $brief,
+        private readonly Assembly $assembly,
+        private readonly Finding $finding,
+        private readonly Materials $materials,
+    ) {
         $this->now = new AssemblyAssessment($brief, $assembly);
         $this->measure = Measure::behind($finding->code, $finding->discriminator, $this->now);
         foreach ($this->now->findings() as $had) {
@@ -66,7 +73,9 @@ final class CureSearch
     private function methods(): array
     {
         $cures = [];
-        foreach (in_array($this->finding->code, ['heat.method-out-of-range'], true) ? MetalFraming::cases() : [] as $method) {
+        foreach (
+            in_array($this->finding->code, ['heat.method-out-of-range'], true) ? MetalFraming::cases() : [] as $method
+        ) {
             foreach ($this->assembly->layers as $i => $layer) {
                 if ($layer->framing === null || ! $layer->framing->material->isMetal()) {
                     continue;
@@ -74,7 +83,19 @@ final class CureSearch
                 $changed = $this->assembly->withLayer($i, $layer->framedWith($layer->framing->by($method)));
                 $assessed = new AssemblyAssessment($this->brief, $changed);
                 if ($assessed->heat->method === $method->value) {
-                    $cures[] = new Cure('method', $layer->id, ['layer' => $layer->material->name, 'method' => $method->value, 'r_m2k_w' => (float) $assessed->heat->total()], null, null, [], $changed);
+                    $cures[] = new Cure(
+                        'method',
+                        $layer->id,
+                        [
+                            'layer' => $layer->material->name,
+                            'method' => $method->value,
+                            'r_m2k_w' => (float) $assessed->heat->total(),
+                        ],
+                        null,
+                        null,
+                        [],
+                        $changed,
+                    );
                 }
             }
         }
@@ -103,15 +124,35 @@ final class CureSearch
         $from = $layer->thicknessMm;
         $curve = [];
         for ($k = 0; $k < self::POINTS; $k++) {
-            $mm = max(5.0, $from * 0.2) + $k * ($from + self::FARTHEST_MM - max(5.0, $from * 0.2)) / (self::POINTS - 1);
+            $mm =
+                max(5.0, $from * 0.2) + ($k * ($from + self::FARTHEST_MM - max(5.0, $from * 0.2))) / (self::POINTS - 1);
             $curve[] = $this->point($mm, $with($mm));
         }
         // Thicker first; thinner only where no thicker one does, as with insulation inside of a cold wall.
-        $to = $this->first($from, array_values(array_filter($curve, fn (array $p): bool => $p['x'] > $from)), $with, 0.5)
-            ?? $this->first($from, array_reverse(array_values(array_filter($curve, fn (array $p): bool => $p['x'] < $from))), $with, 0.5);
+        $to =
+            $this->first(
+                $from,
+                array_values(array_filter($curve, fn (array $p): bool => $p['x'] > $from)),
+                $with,
+                0.5,
+            ) ??
+            $this->first(
+                $from,
+                array_reverse(array_values(array_filter($curve, fn (array $p): bool => $p['x'] < $from))),
+                $with,
+                0.5,
+            );
         $whole = $to === null ? null : ($to > $from ? ceil($to) : floor($to));
 
-        return new Cure('thickness', $layer->id, ['layer' => $layer->material->name, 'from_mm' => $from] + ($whole === null ? [] : ['to_mm' => $whole]), $from, $whole, $curve, $whole === null ? null : $with($whole));
+        return new Cure(
+            'thickness',
+            $layer->id,
+            ['layer' => $layer->material->name, 'from_mm' => $from] + ($whole === null ? [] : ['to_mm' => $whole]),
+            $from,
+            $whole,
+            $curve,
+            $whole === null ? null : $with($whole),
+        );
     }
 
     /** @return list<Cure> the permeance inside of the insulation, by a layer that is there or a retarder put in */
@@ -128,20 +169,40 @@ final class CureSearch
         $with = fn (float $permeance): Assembly => $this->withSheet($at, $place, self::sheet($permeance));
         $curve = [];
         for ($k = 0; $k < self::POINTS; $k++) {
-            $permeance = 0.5 * 10 ** ($k * 4.3 / (self::POINTS - 1));
+            $permeance = 0.5 * 10 ** (($k * 4.3) / (self::POINTS - 1));
             $curve[] = $this->point($permeance, $with($permeance));
         }
         $tighter = array_reverse(array_values(array_filter($curve, fn (array $p): bool => $p['x'] < $now)));
         $to = $this->first(min($now, 1e4), $tighter, $with, 0.01, true);
-        $open = $to === null && $at !== null ? $this->first($now, array_values(array_filter($curve, fn (array $p): bool => $p['x'] > $now)), $with, 0.01, true) : null;
+        $open =
+            $to === null && $at !== null
+                ? $this->first(
+                    $now,
+                    array_values(array_filter($curve, fn (array $p): bool => $p['x'] > $now)),
+                    $with,
+                    0.01,
+                    true,
+                )
+                : null;
         $limit = $to ?? $open;
         $retarder = $limit === null ? null : $this->retarder($limit, $to !== null, $at, $place);
         $figures = ['layer' => $at === null ? '' : $this->assembly->layers[$at]->material->name];
         if ($limit !== null) {
-            $figures += ['to_ng_pa_s_m2' => $limit] + ($retarder === null ? [] : ['material' => $retarder->material->name]);
+            $figures +=
+                ['to_ng_pa_s_m2' => $limit] + ($retarder === null ? [] : ['material' => $retarder->material->name]);
         }
 
-        return [new Cure('permeance', $at === null ? '' : $this->assembly->layers[$at]->id, $figures, $at === null ? null : $now, $limit, $curve, $retarder === null ? null : $this->withSheet($at, $place, $retarder->material))];
+        return [
+            new Cure(
+                'permeance',
+                $at === null ? '' : $this->assembly->layers[$at]->id,
+                $figures,
+                $at === null ? null : $now,
+                $limit,
+                $curve,
+                $retarder === null ? null : $this->withSheet($at, $place, $retarder->material),
+            ),
+        ];
     }
 
     /** @return list<Cure> other materials of the same role */
@@ -152,22 +213,49 @@ final class CureSearch
             $role = Role::of($layer->material);
             $passing = [];
             foreach ($role === null ? [] : $this->candidates() as $other) {
-                if ($other->id === $layer->material->id || Role::of($other) !== $role || $other->id === ($layer->framing?->material->id)) {
+                if (
+                    $other->id === $layer->material->id ||
+                    Role::of($other) !== $role ||
+                    $other->id === $layer->framing?->material->id
+                ) {
                     continue;
                 }
-                $thickness = $role === Role::Sheet ? ($other->usualThicknessMm ?? $layer->thicknessMm) : $layer->thicknessMm;
+                $thickness =
+                    $role === Role::Sheet ? $other->usualThicknessMm ?? $layer->thicknessMm : $layer->thicknessMm;
                 $changed = $this->assembly->withLayer($i, $layer->changed($other, $thickness));
                 $insulates = in_array($role, [Role::Board, Role::Cavity], true);
-                if ($insulates && $other->resistanceOf($thickness) < self::AS_WARM * $layer->material->resistanceOf($layer->thicknessMm)) {
+                if (
+                    $insulates &&
+                    $other->resistanceOf($thickness) <
+                        self::AS_WARM * $layer->material->resistanceOf($layer->thicknessMm)
+                ) {
                     continue;
                 }
                 if ($this->clears($changed)) {
-                    $passing[] = ['material' => $other, 'assembly' => $changed, 'far' => abs(log($other->resistanceOf($thickness) / $layer->material->resistanceOf($layer->thicknessMm))) + abs(log($other->sdOf($thickness) / $layer->sd())) / 4];
+                    $passing[] = [
+                        'material' => $other,
+                        'assembly' => $changed,
+                        'far' => abs(
+                            log(
+                                $other->resistanceOf($thickness) /
+                                    $layer->material->resistanceOf($layer->thicknessMm),
+                            ),
+                        ) +
+                            abs(log($other->sdOf($thickness) / $layer->sd())) / 4,
+                    ];
                 }
             }
             usort($passing, fn (array $a, array $b): int => $a['far'] <=> $b['far']);
             foreach (array_slice($passing, 0, self::MOST_MATERIALS) as $row) {
-                $cures[] = new Cure('material', $layer->id, ['layer' => $layer->material->name, 'material' => $row['material']->name], null, null, [], $row['assembly']);
+                $cures[] = new Cure(
+                    'material',
+                    $layer->id,
+                    ['layer' => $layer->material->name, 'material' => $row['material']->name],
+                    null,
+                    null,
+                    [],
+                    $row['assembly'],
+                );
             }
         }
 
@@ -179,7 +267,12 @@ final class CureSearch
     {
         $own = $this->materials->own;
 
-        return [...array_values($own), ...array_values(array_filter($this->materials->catalogue->all(), fn (Material $m): bool => ! isset($own[$m->id])))];
+        return [
+            ...array_values($own),
+            ...array_values(
+                array_filter($this->materials->catalogue->all(), fn (Material $m): bool => ! isset($own[$m->id])),
+            ),
+        ];
     }
 
     /**
@@ -232,9 +325,14 @@ final class CureSearch
         foreach ($assessed->findings() as $finding) {
             $family = self::family($finding->code);
             $matters = $finding->severity->rank() <= max(Severity::Caution->rank(), $this->finding->severity->rank());
-            $same = $family === $cured && $finding->severity->rank() <= $this->finding->severity->rank()
-                && ($finding->discriminator === '' || $finding->discriminator === $this->finding->discriminator);
-            if ($same || ($matters && $finding->severity->rank() <= Severity::Caution->rank() && ! isset($this->had[$family]))) {
+            $same =
+                $family === $cured &&
+                $finding->severity->rank() <= $this->finding->severity->rank() &&
+                ($finding->discriminator === '' || $finding->discriminator === $this->finding->discriminator);
+            if (
+                $same ||
+                ($matters && $finding->severity->rank() <= Severity::Caution->rank() && ! isset($this->had[$family]))
+            ) {
                 return false;
             }
         }
@@ -251,14 +349,19 @@ final class CureSearch
     private function withSheet(?int $at, int $place, Material $sheet): Assembly
     {
         if ($at !== null) {
-            return $this->assembly->withLayer($at, $this->assembly->layers[$at]->changed($sheet, $sheet->usualThicknessMm ?? 0.2));
+            return $this->assembly->withLayer(
+                $at,
+                $this->assembly->layers[$at]->changed($sheet, $sheet->usualThicknessMm ?? 0.2),
+            );
         }
         $layers = $this->assembly->layers;
         $taken = array_map(fn (Layer $layer): string => $layer->id, $layers);
         for ($id = 'retarder', $n = 2; in_array($id, $taken, true); $n++) {
             $id = "retarder.$n";
         }
-        array_splice($layers, $place, 0, [new Layer($id, $sheet, $sheet->usualThicknessMm ?? 0.2, null, [], null, null, null)]);
+        array_splice($layers, $place, 0, [
+            new Layer($id, $sheet, $sheet->usualThicknessMm ?? 0.2, null, [], null, null, null),
+        ]);
 
         return $this->assembly->withLayers($layers);
     }
@@ -275,7 +378,16 @@ final class CureSearch
             $fits = $tighter ? $permeance <= $limit * 1.0001 : $permeance >= $limit * 0.9999;
             $nearer = $found === null || abs(log($permeance / $limit)) < abs(log($found->permeance() / $limit));
             if ($fits && $nearer && $this->clears($this->withSheet($at, $place, $material))) {
-                $found = new Layer('retarder', $material, $material->usualThicknessMm ?? 0.2, null, [], null, null, null);
+                $found = new Layer(
+                    'retarder',
+                    $material,
+                    $material->usualThicknessMm ?? 0.2,
+                    null,
+                    [],
+                    null,
+                    null,
+                    null,
+                );
             }
         }
 
@@ -285,9 +397,28 @@ final class CureSearch
     private static function sheet(float $permeance): Material
     {
         return new Material(
-            id: 'retarder', name: 'retarder', family: 'smart-film', conductivity: null, resistance: 0.0005, vapourResistanceFactor: null, sd: null, permeance: $permeance,
-            wetCup: null, permeanceCurve: null, conductivityCurve: null, density: null, specificHeat: null, sorptionCurve: null, freeSaturation: null,
-            waterAbsorption: null, safeStore: null, airPermeance: null, shedsWater: null, backFamily: null, adhesive: null, usualThicknessMm: 0.2,
+            id: 'retarder',
+            name: 'retarder',
+            family: 'smart-film',
+            conductivity: null,
+            resistance: 0.0005,
+            vapourResistanceFactor: null,
+            sd: null,
+            permeance: $permeance,
+            wetCup: null,
+            permeanceCurve: null,
+            conductivityCurve: null,
+            density: null,
+            specificHeat: null,
+            sorptionCurve: null,
+            freeSaturation: null,
+            waterAbsorption: null,
+            safeStore: null,
+            airPermeance: null,
+            shedsWater: null,
+            backFamily: null,
+            adhesive: null,
+            usualThicknessMm: 0.2,
             source: Source::computed('a permeance tried'),
         );
     }

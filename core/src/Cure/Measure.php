@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Cure;
 
 use Apron\Climate\Air;
@@ -10,6 +12,13 @@ use Apron\Vapour\Profile;
 /** The one figure that a finding turns on, and where it stops being one: what a curve of cures is drawn by. */
 final readonly class Measure
 {
+    /** Findings of insulation outside that is less than a zone asks for. */
+    private const ASKED_BY_ZONE = [
+        'practice.exterior-r-short',
+        'practice.no-retarder-inside',
+        'practice.roof-r-short',
+    ];
+
     private function __construct(
         /** ends in its unit, as figures of findings do */
         public string $figure,
@@ -29,21 +38,63 @@ final readonly class Measure
     /** Null for a finding that turns on no single figure. */
     public static function behind(string $code, string $discriminator, AssemblyAssessment $now): ?self
     {
-        $residue = fn (AssemblyAssessment $a): ?float => $a->year === null ? null : 1000 * array_sum(array_map(fn (array $ends): float => $ends[11], $a->year->accumulated));
+        $residue = fn (AssemblyAssessment $a): ?float => $a->year === null
+            ? null
+            : 1000 * array_sum(array_map(fn (array $ends): float => $ends[11], $a->year->accumulated));
         $peak = fn (AssemblyAssessment $a): float => 1000 * ($a->year?->most() ?? 0.0);
-        $plane = fn (AssemblyAssessment $a): ?float => $a->airPath->interface === null || $a->profiles === [] ? null : $a->profiles[0]->temperatures[$a->profiles[0]->at($a->airPath->interface)];
+        $plane = fn (AssemblyAssessment $a): ?float => $a->airPath->interface === null || $a->profiles === []
+            ? null
+            : $a->profiles[0]->temperatures[$a->profiles[0]->at($a->airPath->interface)];
         $dew = $now->profiles === [] ? 0.0 : Air::dewPoint($now->profiles[0]->indoorPressure);
 
         return match (true) {
             str_starts_with($code, 'year.accumulates') => new self('residue_g_m2', 0.1, false, $residue),
-            str_starts_with($code, 'year.dries') => new self('peak_g_m2', RuleFigures::of('controls')->figure('runoff_g_m2'), false, $peak),
-            str_starts_with($code, 'steady.condenses') => new self('rate_g_m2_h', 0.0, false, fn (AssemblyAssessment $a): ?float => self::profile($a, $discriminator)?->totalRate()),
-            $code === 'surface.mould' => new self('frsi', (float) $now->surface?->leastForMould, true, fn (AssemblyAssessment $a): ?float => $a->surface?->factor),
-            $code === 'surface.wet' => new self('surface_c', self::dewOf($now, $discriminator), true, fn (AssemblyAssessment $a): ?float => self::profile($a, $discriminator)?->temperatures[0]),
-            in_array($code, ['practice.plane-below-dew-point', 'practice.leak-condenses'], true) => new self('plane_c', $dew, true, $plane),
-            in_array($code, ['practice.exterior-r-short', 'practice.no-retarder-inside', 'practice.roof-r-short'], true) => self::exteriorR($now, $code),
-            in_array($code, ['practice.double-barrier', 'practice.double-retarder', 'practice.double-barrier-roof', 'drying.hardly', 'drying.leak-too-much'], true) => new self(
-                'dries_g_m2', 1000 * self::neededDrying($now), true, fn (AssemblyAssessment $a): float => 1000 * self::leastDrying($a),
+            str_starts_with($code, 'year.dries') => new self(
+                'peak_g_m2',
+                RuleFigures::of('controls')->figure('runoff_g_m2'),
+                false,
+                $peak,
+            ),
+            str_starts_with($code, 'steady.condenses') => new self(
+                'rate_g_m2_h',
+                0.0,
+                false,
+                fn (AssemblyAssessment $a): ?float => self::profile($a, $discriminator)?->totalRate(),
+            ),
+            $code === 'surface.mould' => new self(
+                'frsi',
+                (float) $now->surface?->leastForMould,
+                true,
+                fn (AssemblyAssessment $a): ?float => $a->surface?->factor,
+            ),
+            $code === 'surface.wet' => new self(
+                'surface_c',
+                self::dewOf($now, $discriminator),
+                true,
+                fn (AssemblyAssessment $a): ?float => self::profile($a, $discriminator)?->temperatures[0],
+            ),
+            in_array($code, ['practice.plane-below-dew-point', 'practice.leak-condenses'], true) => new self(
+                'plane_c',
+                $dew,
+                true,
+                $plane,
+            ),
+            in_array($code, self::ASKED_BY_ZONE, true) => self::exteriorR($now, $code),
+            in_array(
+                $code,
+                [
+                    'practice.double-barrier',
+                    'practice.double-retarder',
+                    'practice.double-barrier-roof',
+                    'drying.hardly',
+                    'drying.leak-too-much',
+                ],
+                true,
+            ) => new self(
+                'dries_g_m2',
+                1000 * self::neededDrying($now),
+                true,
+                fn (AssemblyAssessment $a): float => 1000 * self::leastDrying($a),
             ),
             default => null,
         };
@@ -71,7 +122,12 @@ final readonly class Measure
     {
         foreach ($now->findings() as $finding) {
             if ($finding->code === $code && isset($finding->figures['least_m2k_w'])) {
-                return new self('exterior_m2k_w', (float) $finding->figures['least_m2k_w'], true, fn (AssemblyAssessment $a): float => $a->airPath->exteriorR);
+                return new self(
+                    'exterior_m2k_w',
+                    (float) $finding->figures['least_m2k_w'],
+                    true,
+                    fn (AssemblyAssessment $a): float => $a->airPath->exteriorR,
+                );
             }
         }
 

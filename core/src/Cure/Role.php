@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Cure;
 
 use Apron\Material\Material;
@@ -14,14 +16,47 @@ enum Role: string
     case Retarder = 'vapour retarder';
 
     /** Of a sheet's family, and yet only strips of it. */
-    private const STRIPS = ['flashing-strip', 'flashing-formable', 'seam-tape', 'seam-tape-butyl', 'fluid-flashing', 'dimple-sheet', 'polyethylene-foam', 'backer-rod'];
+    private const STRIPS = [
+        'flashing-strip',
+        'flashing-formable',
+        'seam-tape',
+        'seam-tape-butyl',
+        'fluid-flashing',
+        'dimple-sheet',
+        'polyethylene-foam',
+        'backer-rod',
+    ];
 
     private const FAMILIES = [
-        'eps' => self::Board, 'xps' => self::Board, 'polyiso-foil' => self::Board, 'polyiso-glass' => self::Board, 'phenolic' => self::Board, 'wood-fibre' => self::Board,
-        'cork' => self::Board, 'cellular-glass' => self::Board, 'cellulose' => self::Cavity, 'spray-foam' => self::Cavity, 'spray-foam-open' => self::Cavity, 'wood-fibre-batt' => self::Cavity, 'cotton' => self::Cavity,
-        'osb' => self::Sheathing, 'plywood' => self::Sheathing, 'glass-mat-gypsum' => self::Sheathing, 'cement-board' => self::Sheathing,
-        'polyolefin' => self::Sheet, 'asphalt-paper' => self::Sheet, 'acrylic' => self::Sheet, 'sbs' => self::Sheet, 'fluid-acrylic' => self::Sheet, 'fluid-silyl' => self::Sheet, 'fluid-silicone' => self::Sheet, 'fluid-bitumen' => self::Sheet,
-        'polyethylene' => self::Retarder, 'smart-film' => self::Retarder, 'kraft' => self::Retarder, 'paint' => self::Retarder,
+        'eps' => self::Board,
+        'xps' => self::Board,
+        'polyiso-foil' => self::Board,
+        'polyiso-glass' => self::Board,
+        'phenolic' => self::Board,
+        'wood-fibre' => self::Board,
+        'cork' => self::Board,
+        'cellular-glass' => self::Board,
+        'cellulose' => self::Cavity,
+        'spray-foam' => self::Cavity,
+        'spray-foam-open' => self::Cavity,
+        'wood-fibre-batt' => self::Cavity,
+        'cotton' => self::Cavity,
+        'osb' => self::Sheathing,
+        'plywood' => self::Sheathing,
+        'glass-mat-gypsum' => self::Sheathing,
+        'cement-board' => self::Sheathing,
+        'polyolefin' => self::Sheet,
+        'asphalt-paper' => self::Sheet,
+        'acrylic' => self::Sheet,
+        'sbs' => self::Sheet,
+        'fluid-acrylic' => self::Sheet,
+        'fluid-silyl' => self::Sheet,
+        'fluid-silicone' => self::Sheet,
+        'fluid-bitumen' => self::Sheet,
+        'polyethylene' => self::Retarder,
+        'smart-film' => self::Retarder,
+        'kraft' => self::Retarder,
+        'paint' => self::Retarder,
     ];
 
     public static function of(Material $material): ?self
@@ -31,6 +66,10 @@ enum Role: string
         }
 
         // Wool is a board when it is stiff enough to stand in front of the wall.
-        return $material->family === 'mineral-wool' ? (($material->density ?? 0) >= 55 ? self::Board : self::Cavity) : (self::FAMILIES[$material->family ?? ''] ?? null);
+        return $material->family === 'mineral-wool'
+            ? (($material->density ?? 0) >= 55
+                ? self::Board
+                : self::Cavity)
+            : self::FAMILIES[$material->family ?? ''] ?? null;
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Cure;
 
 use Apron\Assembly\Assembly;
@@ -15,7 +17,8 @@ final class Sweep
 
     /**
      * @param  list<Climate>  $climates
-     * @return list<array{climate: string, zone: string|null, points: list<array{mm: float, peak_g_m2: float, verdict: string, worst: string, u_w_m2k: float|null, plane_margin_k: float|null}>}>
+     * @return list<array{climate: string, zone: string|null, points: list<array{mm: float, peak_g_m2: float,
+     *   verdict: string, worst: string, u_w_m2k: float|null, plane_margin_k: float|null}>}>
      */
     public static function over(Brief $brief, Assembly $assembly, int $layer, array $climates): array
     {
@@ -26,8 +29,12 @@ final class Sweep
             $points = [];
             for ($k = 0; $k < self::POINTS; $k++) {
                 // From nearly nothing to twice what it is, or 200 mm; what it is now is one of the points.
-                $mm = $k === 0 ? max(1.0, $now / 12) : max($now, 100.0) * 2 * $k / (self::POINTS - 1);
-                $points[] = self::point($there, $assembly->withLayer($layer, $assembly->layers[$layer]->changed(thicknessMm: $mm)), $mm);
+                $mm = $k === 0 ? max(1.0, $now / 12) : (max($now, 100.0) * 2 * $k) / (self::POINTS - 1);
+                $points[] = self::point(
+                    $there,
+                    $assembly->withLayer($layer, $assembly->layers[$layer]->changed(thicknessMm: $mm)),
+                    $mm,
+                );
             }
             $rows[] = ['climate' => $climate->name, 'zone' => $climate->zone, 'points' => $points];
         }
@@ -35,7 +42,10 @@ final class Sweep
         return $rows;
     }
 
-    /** @return array{mm: float, peak_g_m2: float, verdict: string, worst: string, u_w_m2k: float|null, plane_margin_k: float|null} */
+    /**
+     * @return array{mm: float, peak_g_m2: float, verdict: string, worst: string, u_w_m2k: float|null,
+     *   plane_margin_k: float|null}
+     */
     private static function point(Brief $brief, Assembly $assembly, float $mm): array
     {
         $assessed = new AssemblyAssessment($brief, $assembly);

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Detail;
 
 use Apron\Material\Material;
@@ -116,7 +118,11 @@ final readonly class Detail
         $best = null;
         $rank = 0;
         foreach ($laps ?? $this->leastLaps as $lap) {
-            $named = fn (string $name, Piece $piece): int => $name === $piece->id ? 2 : ($name === $piece->kind->value ? 1 : 0);
+            $named = fn (string $name, Piece $piece): int => $name === $piece->id
+                ? 2
+                : ($name === $piece->kind->value
+                    ? 1
+                    : 0);
             [$o, $i] = [$named($lap->outer, $outer), $named($lap->inner, $inner)];
             if ($o > 0 && $i > 0 && $o + $i > $rank) {
                 [$best, $rank] = [$lap, $o + $i];

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Detail;
 
 use Apron\Json\FileRefused;
@@ -16,8 +18,23 @@ final class DetailFormat
     private const MOST_PIECES = 400;
 
     private const KEYS = [
-        'id', 'title', 'opening', 'facets', 'folds', 'release', 'tolerant', 'unit', 'pieces', 'penetrations', 'fasteners', 'framing', 'gaps',
-        'least_laps', 'pan_upturn_mm', 'steps', 'generated',
+        'id',
+        'title',
+        'opening',
+        'facets',
+        'folds',
+        'release',
+        'tolerant',
+        'unit',
+        'pieces',
+        'penetrations',
+        'fasteners',
+        'framing',
+        'gaps',
+        'least_laps',
+        'pan_upturn_mm',
+        'steps',
+        'generated',
     ];
 
     /** @var array<string, Facet> */
@@ -52,10 +69,19 @@ final class DetailFormat
             tolerant: array_map($this->facet(...), $node->optional('tolerant')?->items() ?? []),
             unit: $unit,
             pieces: $pieces,
-            penetrations: array_map(fn (Node $n): Penetration => $this->penetration($n, $pieces), $node->optional('penetrations')?->items() ?? []),
-            fasteners: array_map(fn (Node $n): PlacedFastener => $this->fastener($n, $pieces), $node->optional('fasteners')?->items() ?? []),
+            penetrations: array_map(
+                fn (Node $n): Penetration => $this->penetration($n, $pieces),
+                $node->optional('penetrations')?->items() ?? [],
+            ),
+            fasteners: array_map(
+                fn (Node $n): PlacedFastener => $this->fastener($n, $pieces),
+                $node->optional('fasteners')?->items() ?? [],
+            ),
             framing: array_map($this->framing(...), $node->optional('framing')?->items() ?? []),
-            leastLaps: array_map(fn (Node $n): LeastLap => $this->leastLap($n, $pieces), $node->optional('least_laps')?->items() ?? []),
+            leastLaps: array_map(
+                fn (Node $n): LeastLap => $this->leastLap($n, $pieces),
+                $node->optional('least_laps')?->items() ?? [],
+            ),
             panUpturn: $node->optional('pan_upturn_mm')?->positive(self::LONGEST_MM, 'mm', self::SHORTEST_MM),
             steps: array_map($this->step(...), $node->optional('steps')?->items() ?? []),
             generated: $this->generated($node->optional('generated')),
@@ -90,7 +116,17 @@ final class DetailFormat
             return null;
         }
         $node->object(
-            ['width_mm', 'height_mm', 'depth_mm', 'margin_mm', 'sill_pitch', 'sill_fall_mm', 'back_dam_mm', 'head_of_water_mm', 'outer_board_mm'],
+            [
+                'width_mm',
+                'height_mm',
+                'depth_mm',
+                'margin_mm',
+                'sill_pitch',
+                'sill_fall_mm',
+                'back_dam_mm',
+                'head_of_water_mm',
+                'outer_board_mm',
+            ],
             ['width_mm', 'height_mm', 'depth_mm', 'margin_mm'],
         );
 
@@ -139,12 +175,22 @@ final class DetailFormat
         [$u0, $v0, $u1, $v1] = $node->numbers(4);
         $rect = new Rect($u0, $v0, $u1, $v1);
         if ($rect->width() <= 0 || $rect->height() <= 0) {
-            $node->refuse('[u0, v0, u1, v1] with u0 < u1 and v0 < v1', json_encode($rect->toArray(), JSON_THROW_ON_ERROR));
+            $node->refuse(
+                '[u0, v0, u1, v1] with u0 < u1 and v0 < v1',
+                json_encode($rect->toArray(), JSON_THROW_ON_ERROR),
+            );
         }
         $extent = $this->facets[$facet]->extent;
         if (! $extent->contains($rect)) {
             $node->refuse(
-                sprintf('a rectangle within the facet “%s”, u %g to %g and v %g to %g', $facet, $extent->u0, $extent->u1, $extent->v0, $extent->v1),
+                sprintf(
+                    'a rectangle within the facet “%s”, u %g to %g and v %g to %g',
+                    $facet,
+                    $extent->u0,
+                    $extent->u1,
+                    $extent->v0,
+                    $extent->v1,
+                ),
                 json_encode($rect->toArray(), JSON_THROW_ON_ERROR),
             );
         }
@@ -163,7 +209,10 @@ final class DetailFormat
         foreach ($rows as $row) {
             $fold = $this->fold($row);
             if ($fold->from === $fold->to || self::comesBy($leads, $fold->to, $fold->from)) {
-                $row->get('to')->refuse("a facet that water does not come to “{$fold->from}” from: folds in a ring have no foot", "a fold back to “{$fold->to}”");
+                $row->get('to')->refuse(
+                    "a facet that water does not come to “{$fold->from}” from: folds in a ring have no foot",
+                    "a fold back to “{$fold->to}”",
+                );
             }
             $leads[$fold->from][] = $fold->to;
             $folds[] = $fold;
@@ -207,7 +256,9 @@ final class DetailFormat
             $piece = $this->piece($row, $ids);
             foreach ($piece->patches as $i => $patch) {
                 if (isset($patchIds[$patch->id])) {
-                    $row->get('patches')->items()[$i]->get('id')->refuse('an id that no other patch of this detail has');
+                    $row->get('patches')
+                        ->items()[$i]->get('id')
+                        ->refuse('an id that no other patch of this detail has');
                 }
                 $patchIds[$patch->id] = true;
             }
@@ -236,7 +287,10 @@ final class DetailFormat
             step: $step,
             under: $this->other($node->optional('under'), $ids, $node->get('id')->id()),
             edges: $this->edges($node->optional('edges')),
-            patches: array_map(fn (Node $n): Patch => $this->patch($n, $step, $ids, $node->get('id')->id()), $node->get('patches')->items(1, self::MOST_PIECES)),
+            patches: array_map(
+                fn (Node $n): Patch => $this->patch($n, $step, $ids, $node->get('id')->id()),
+                $node->get('patches')->items(1, self::MOST_PIECES),
+            ),
             cut: $this->cut($node->optional('cut')),
         );
     }
@@ -277,7 +331,9 @@ final class DetailFormat
         $node->object(array_map(fn (Side $side): string => $side->value, Side::cases()));
         $stated = [];
         foreach ($node->entries() as $side => $value) {
-            $stated[$side] = $value->isText() ? $value->oneOf(Edge::class) : array_map($this->edgeRun(...), $value->items(1));
+            $stated[$side] = $value->isText()
+                ? $value->oneOf(Edge::class)
+                : array_map($this->edgeRun(...), $value->items(1));
         }
 
         return new Edges($stated);
@@ -298,10 +354,12 @@ final class DetailFormat
     {
         $node?->object(['length_mm', 'width_mm'], ['length_mm', 'width_mm']);
 
-        return $node === null ? null : new CutSize(
-            $node->get('length_mm')->positive(self::LONGEST_MM * 4, 'mm', self::SHORTEST_MM),
-            $node->get('width_mm')->positive(self::LONGEST_MM, 'mm', self::SHORTEST_MM),
-        );
+        return $node === null
+            ? null
+            : new CutSize(
+                $node->get('length_mm')->positive(self::LONGEST_MM * 4, 'mm', self::SHORTEST_MM),
+                $node->get('width_mm')->positive(self::LONGEST_MM, 'mm', self::SHORTEST_MM),
+            );
     }
 
     /** @param  list<Piece>  $pieces */
@@ -316,7 +374,12 @@ final class DetailFormat
             $node->get('z')->refuse('[outer, inner] with outer < inner');
         }
         $joints = [];
-        foreach ($node->optional('joints')?->object(['sill', 'head', 'jamb-left', 'jamb-right'])->entries() ?? [] as $side => $joint) {
+        foreach (
+            $node
+                ->optional('joints')
+                ?->object(['sill', 'head', 'jamb-left', 'jamb-right'])
+                ->entries() ?? [] as $side => $joint
+        ) {
             $joint->object(['outer', 'insulation', 'inner'], ['outer']);
             $joints[$side] = new UnitJoint(
                 $joint->get('outer')->oneOf(Edge::class),
@@ -325,13 +388,20 @@ final class DetailFormat
             );
         }
 
-        return new Unit($outer, $inner, $node->has('flange') ? $this->pieceNamed($node->get('flange'), $pieces) : null, $joints);
+        return new Unit(
+            $outer,
+            $inner,
+            $node->has('flange') ? $this->pieceNamed($node->get('flange'), $pieces) : null,
+            $joints,
+        );
     }
 
     /** @param  list<Piece>  $pieces */
     private function pieceNamed(Node $node, array $pieces): string
     {
-        return in_array($node->id(), array_map(fn (Piece $p): string => $p->id, $pieces), true) ? $node->id() : $node->refuse('the id of a piece of this detail');
+        return in_array($node->id(), array_map(fn (Piece $p): string => $p->id, $pieces), true)
+            ? $node->id()
+            : $node->refuse('the id of a piece of this detail');
     }
 
     /**
@@ -349,7 +419,12 @@ final class DetailFormat
         $node->object(['id', 'facet', 'rect', 'sealed_to'], ['id', 'facet', 'rect']);
         $facet = $this->facet($node->get('facet'));
 
-        return new Penetration($node->get('id')->id(), $facet, $this->rect($node->get('rect'), $facet), $this->piecesNamed($node->optional('sealed_to'), $pieces));
+        return new Penetration(
+            $node->get('id')->id(),
+            $facet,
+            $this->rect($node->get('rect'), $facet),
+            $this->piecesNamed($node->optional('sealed_to'), $pieces),
+        );
     }
 
     /** @param  list<Piece>  $pieces */
@@ -359,8 +434,12 @@ final class DetailFormat
         [$u, $v] = $node->get('at')->numbers(2);
 
         return new PlacedFastener(
-            $node->get('id')->id(), $this->facet($node->get('facet')), $u, $v,
-            $this->piecesNamed($node->optional('through'), $pieces), $this->piecesNamed($node->optional('made_for'), $pieces),
+            $node->get('id')->id(),
+            $this->facet($node->get('facet')),
+            $u,
+            $v,
+            $this->piecesNamed($node->optional('through'), $pieces),
+            $this->piecesNamed($node->optional('made_for'), $pieces),
         );
     }
 
@@ -379,12 +458,24 @@ final class DetailFormat
         $known = [Gap::OUTDOORS, Gap::INDOORS];
         foreach ($rows as $row) {
             $row->object(['id', 'mouths', 'joins'], ['id']);
-            in_array($row->get('id')->id(), $known, true) ? $row->get('id')->refuse('an id that no other gap has, and neither outdoors nor indoors') : $known[] = $row->get('id')->id();
+            in_array($row->get('id')->id(), $known, true)
+                ? $row->get('id')->refuse('an id that no other gap has, and neither outdoors nor indoors')
+                : ($known[] = $row->get('id')->id());
         }
 
-        return array_map(fn (Node $row): Gap => new Gap($row->get('id')->id(), array_map($this->mouth(...), $row->optional('mouths')?->items() ?? []), array_map(
-            fn (Node $join): string => $join->id() === $row->get('id')->id() ? $join->refuse('another gap than itself') : $join->word($known), $row->optional('joins')?->items() ?? [],
-        )), $rows);
+        return array_map(
+            fn (Node $row): Gap => new Gap(
+                $row->get('id')->id(),
+                array_map($this->mouth(...), $row->optional('mouths')?->items() ?? []),
+                array_map(
+                    fn (Node $join): string => $join->id() === $row->get('id')->id()
+                        ? $join->refuse('another gap than itself')
+                        : $join->word($known),
+                    $row->optional('joins')?->items() ?? [],
+                ),
+            ),
+            $rows,
+        );
     }
 
     private function mouth(Node $node): Mouth
@@ -392,14 +483,21 @@ final class DetailFormat
         $node->object(['facet', 'rect', 'to'], ['facet', 'rect']);
         $facet = $this->facet($node->get('facet'));
 
-        return new Mouth($facet, $this->rect($node->get('rect'), $facet), $node->has('to') ? $node->get('to')->word([Gap::OUTDOORS, Gap::INDOORS]) : null);
+        return new Mouth(
+            $facet,
+            $this->rect($node->get('rect'), $facet),
+            $node->has('to') ? $node->get('to')->word([Gap::OUTDOORS, Gap::INDOORS]) : null,
+        );
     }
 
     /** @param  list<Piece>  $pieces */
     private function leastLap(Node $node, array $pieces): LeastLap
     {
         $node->object(['outer', 'inner', 'horizontal_mm', 'end_mm'], ['outer', 'inner']);
-        $names = [...array_map(fn (PieceKind $k): string => $k->value, PieceKind::cases()), ...array_map(fn (Piece $p): string => $p->id, $pieces)];
+        $names = [
+            ...array_map(fn (PieceKind $k): string => $k->value, PieceKind::cases()),
+            ...array_map(fn (Piece $p): string => $p->id, $pieces),
+        ];
 
         return new LeastLap(
             $node->get('outer')->word($names),
@@ -413,19 +511,28 @@ final class DetailFormat
     {
         $node->object(['number', 'does', 'figures'], ['number', 'does']);
 
-        return new Step($node->get('number')->integer(1, 999), $node->get('does')->id(), self::figures($node->optional('figures')));
+        return new Step(
+            $node->get('number')->integer(1, 999),
+            $node->get('does')->id(),
+            self::figures($node->optional('figures')),
+        );
     }
 
     private function generated(?Node $node): ?Generated
     {
         $node?->object(['generator', 'parameters'], ['generator', 'parameters']);
 
-        return $node === null ? null : new Generated($node->get('generator')->id(), self::figures($node->get('parameters')));
+        return $node === null
+            ? null
+            : new Generated($node->get('generator')->id(), self::figures($node->get('parameters')));
     }
 
     /** @return array<string, float|string> */
     public static function figures(?Node $node): array
     {
-        return array_map(fn (Node $n): float|string => $n->isText() ? $n->text() : $n->number(), $node?->entries() ?? []);
+        return array_map(
+            fn (Node $n): float|string => $n->isText() ? $n->text() : $n->number(),
+            $node?->entries() ?? [],
+        );
     }
 }

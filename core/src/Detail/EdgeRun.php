@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Detail;
 
 /** A stretch of one edge, mm along u for a top or bottom edge and along v for a side, and how it holds there. */

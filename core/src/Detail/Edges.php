@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Detail;
 
 /** What is said of the edges of a patch or of all patches of a piece; the rest is left at the kind's default. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Detail;
 
 /** A flat surface with its own coordinates; water on it moves only along v. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Detail;
 
 /** An arris over which the water of one facet goes on to another, at a height on the latter. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Detail;
 
 /** Framing or blocking behind a facet: what a lap can be pressed against. */

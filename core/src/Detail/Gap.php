@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Detail;
 
 /** A volume of air between layers: where it comes out, and what it runs into with nothing between. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Detail;
 
 /** How a detail was made, so that it can be made again with one parameter changed. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Detail;
 
 /** One patch in its place in the order of its facet: a higher number lies farther out. */
@@ -8,8 +10,11 @@ final class Laid
     /** @var list<self> patches of its piece that it meets and is joined to, on this facet or over a fold */
     public array $joined = [];
 
-    public function __construct(public readonly Piece $piece, public readonly Patch $patch, public readonly int $order)
-    {
+    public function __construct(
+        public readonly Piece $piece,
+        public readonly Patch $patch,
+        public readonly int $order,
+    ) {
     }
 
     public function rect(): Rect
@@ -20,7 +25,8 @@ final class Laid
     /** How an edge holds at one place along it: as said of the patch, else of the piece, else by kind. */
     public function edge(Side $side, float $along): Edge
     {
-        return $this->patch->edges->at($side, $along) ?? $this->piece->edges->at($side, $along) ?? $this->piece->kind->edge();
+        return $this->patch->edges->at($side, $along) ??
+            ($this->piece->edges->at($side, $along) ?? $this->piece->kind->edge());
     }
 
     /** @return list<array{from: float, to: float, edge: Edge}> an edge in stretches that hold alike */
@@ -40,7 +46,11 @@ final class Laid
         $runs = [];
         for ($i = 1, $n = count($cuts); $i < $n; $i++) {
             if ($cuts[$i] > $cuts[$i - 1]) {
-                $runs[] = ['from' => $cuts[$i - 1], 'to' => $cuts[$i], 'edge' => $this->edge($side, ($cuts[$i] + $cuts[$i - 1]) / 2)];
+                $runs[] = [
+                    'from' => $cuts[$i - 1],
+                    'to' => $cuts[$i],
+                    'edge' => $this->edge($side, ($cuts[$i] + $cuts[$i - 1]) / 2),
+                ];
             }
         }
 

@@ -1,8 +1,13 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Detail;
 
-/** The patches of a detail in the order they lie on each facet, innermost first, and which of them are joined without a cut. */
+/**
+ * The patches of a detail in the order they lie on each facet, innermost first, and which of them are joined without a
+ * cut.
+ */
 final class Layout
 {
     /** @var array<string, list<Laid>> by facet */
@@ -11,7 +16,10 @@ final class Layout
     /** @var array<string, list<Laid>> by piece */
     public array $of = [];
 
-    /** @throws CannotLay where patches overlap in one step, tucks go round in a circle or have no open edge to go under, or a weave is asked for */
+    /**
+     * @throws CannotLay where patches overlap in one step, tucks go round in a circle or have no open edge to go under,
+     *   or a weave is asked for
+     */
     public function __construct(public readonly Detail $detail)
     {
         $byFacet = [];
@@ -59,15 +67,19 @@ final class Layout
         foreach ($rows as $i => [$piece, $patch]) {
             foreach (array_slice($rows, $i + 1) as [$other, $second]) {
                 if ($patch->step === $second->step && $patch->rect->overlap($second->rect) !== null) {
-                    throw new CannotLay($second->id, "comes to rest in step $second->step on $patch->id, which does too", 'overlapping patches in different steps');
+                    throw new CannotLay(
+                        $second->id,
+                        "comes to rest in step $second->step on $patch->id, which does too",
+                        'overlapping patches in different steps',
+                    );
                 }
             }
         }
     }
 
     /**
-     * By step; then each tucked patch is taken out and put directly under the innermost patch of the piece it is tucked under,
-     * several in the order of their steps.
+     * By step; then each tucked patch is taken out and put directly under the innermost patch of the piece it is tucked
+     * under, several in the order of their steps.
      *
      * @param  list<array{Piece, Patch}>  $rows
      * @return list<array{Piece, Patch}>
@@ -81,7 +93,8 @@ final class Layout
         $tucked = array_values(array_filter($sequence, fn (array $row): bool => $under($row) !== null));
         $this->refuseCircles($tucked, $under);
         $sequence = array_values(array_filter($sequence, fn (array $row): bool => $under($row) === null));
-        // A piece may be tucked under one that is itself tucked: as often as there are such, until none is left to place.
+        // A piece may be tucked under one that is itself tucked: as often as there are such, until none is left to
+        // place.
         while ($tucked !== []) {
             $left = [];
             foreach ($tucked as $row) {
@@ -136,7 +149,11 @@ final class Layout
             $at = $piece->id;
             for ($k = 0; isset($next[$at]); $k++) {
                 if ($k > count($next)) {
-                    throw new CannotLay($patch->id, 'is tucked under a piece that is tucked under it', 'tucks that do not go round in a circle');
+                    throw new CannotLay(
+                        $patch->id,
+                        'is tucked under a piece that is tucked under it',
+                        'tucks that do not go round in a circle',
+                    );
                 }
                 $at = $next[$at];
             }
@@ -160,10 +177,17 @@ final class Layout
                 }
             }
         }
-        throw new CannotLay($row[1]->id, "is tucked under {$over[0]->id}, all of whose edges are bonded or sealed", 'an open edge to be tucked under');
+        throw new CannotLay(
+            $row[1]->id,
+            "is tucked under {$over[0]->id}, all of whose edges are bonded or sealed",
+            'an open edge to be tucked under',
+        );
     }
 
-    /** Where two joined patches both overlap another that is not cut between them, one over it and one under it cannot be built. */
+    /**
+     * Where two joined patches both overlap another that is not cut between them, one over it and one under it cannot
+     * be built.
+     */
     private function refuseWeaves(): void
     {
         foreach ($this->all() as $a) {
@@ -173,10 +197,19 @@ final class Layout
                         continue;
                     }
                     foreach ($this->facet($b->patch->facet) as $y) {
-                        // Through a cut between two patches of one piece another may well pass: over the sheet beside a head, under its flap.
+                        // Through a cut between two patches of one piece another may well pass: over the sheet beside a
+                        // head, under its flap.
                         $whole = $x === $y || in_array($y, $x->joined, true);
-                        if ($whole && $y->rect()->overlap($b->rect()) !== null && ($x->order < $a->order) !== ($y->order < $b->order)) {
-                            throw new CannotLay($b->patch->id, "is joined to {$a->patch->id}, and {$x->piece->id} lies between them: over the one and under the other", 'the same order on both; a weave cannot be built');
+                        if (
+                            $whole &&
+                            $y->rect()->overlap($b->rect()) !== null &&
+                            $x->order < $a->order !== $y->order < $b->order
+                        ) {
+                            throw new CannotLay(
+                                $b->patch->id,
+                                "is joined to {$a->patch->id}, and {$x->piece->id} lies between them: over the one and under the other",
+                                'the same order on both; a weave cannot be built',
+                            );
                         }
                     }
                 }
@@ -195,7 +228,9 @@ final class Layout
         if ($opening !== null) {
             [$from, $to] = [$opening->reaches($fa, $a->rect(), $fb), $opening->reaches($fb, $b->rect(), $fa)];
 
-            return $from !== null && $to !== null && self::common(...self::along($a->rect(), $from), ...self::along($b->rect(), $to));
+            return $from !== null &&
+                $to !== null &&
+                self::common(...self::along($a->rect(), $from), ...self::along($b->rect(), $to));
         }
         foreach ($this->detail->folds as $fold) {
             if ($this->overFold($fold, $a, $b) || $this->overFold($fold, $b, $a)) {
@@ -208,9 +243,11 @@ final class Layout
 
     private function overFold(Fold $fold, Laid $from, Laid $to): bool
     {
-        return $from->patch->facet === $fold->from && $to->patch->facet === $fold->to
-            && $from->rect()->v0 === $this->detail->facets[$fold->from]->extent->v0 && $to->rect()->v1 === $fold->atV
-            && self::common($from->rect()->u0, $from->rect()->u1, $to->rect()->u0, $to->rect()->u1);
+        return $from->patch->facet === $fold->from &&
+            $to->patch->facet === $fold->to &&
+            $from->rect()->v0 === $this->detail->facets[$fold->from]->extent->v0 &&
+            $to->rect()->v1 === $fold->atV &&
+            self::common($from->rect()->u0, $from->rect()->u1, $to->rect()->u0, $to->rect()->u1);
     }
 
     private static function touch(Rect $a, Rect $b): bool

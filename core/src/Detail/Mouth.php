@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Detail;
 
 /** Where a gap comes out on a facet, and to which side where that is not plain from the facet. */

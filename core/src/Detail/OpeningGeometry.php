@@ -1,10 +1,13 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Detail;
 
 /**
- * A rough opening, mm: its five facets, folded at their arrises, seen from outside. Behind thick exterior insulation there is a second
- * plane: the board's outer face and the edges it is cut to round the opening, named as those of the first with a prefix.
+ * A rough opening, mm: its five facets, folded at their arrises, seen from outside. Behind thick exterior insulation
+ * there is a second plane: the board's outer face and the edges it is cut to round the opening, named as those of the
+ * first with a prefix.
  */
 final readonly class OpeningGeometry
 {
@@ -28,19 +31,30 @@ final readonly class OpeningGeometry
     /** @return array<string, Facet> by name */
     public function facets(): array
     {
-        return $this->plane('', 'face', $this->depth) + ($this->outerBoard > 0 ? $this->plane('reveal-', 'outer-face', $this->outerBoard) : []);
+        return $this->plane('', 'face', $this->depth) +
+            ($this->outerBoard > 0 ? $this->plane('reveal-', 'outer-face', $this->outerBoard) : []);
     }
 
     /** @return array<string, Facet> by name */
     private function plane(string $prefix, string $face, float $depth): array
     {
         $extents = [
-            $face => new Rect(-$this->margin, -$this->margin, $this->width + $this->margin, $this->height + $this->margin),
-            "{$prefix}sill" => new Rect(0, 0, $this->width, $depth), "{$prefix}jamb-left" => new Rect(0, 0, $depth, $this->height),
-            "{$prefix}jamb-right" => new Rect(0, 0, $depth, $this->height), "{$prefix}head" => new Rect(0, 0, $this->width, $depth),
+            $face => new Rect(
+                -$this->margin,
+                -$this->margin,
+                $this->width + $this->margin,
+                $this->height + $this->margin,
+            ),
+            "{$prefix}sill" => new Rect(0, 0, $this->width, $depth),
+            "{$prefix}jamb-left" => new Rect(0, 0, $depth, $this->height),
+            "{$prefix}jamb-right" => new Rect(0, 0, $depth, $this->height),
+            "{$prefix}head" => new Rect(0, 0, $this->width, $depth),
         ];
 
-        return array_combine(array_keys($extents), array_map(fn (string $name): Facet => new Facet($name, $extents[$name]), array_keys($extents)));
+        return array_combine(
+            array_keys($extents),
+            array_map(fn (string $name): Facet => new Facet($name, $extents[$name]), array_keys($extents)),
+        );
     }
 
     /** The wall a facet goes in from, as a prefix of the names of its returns; null where it is a return itself. */
@@ -54,7 +68,8 @@ final readonly class OpeningGeometry
     }
 
     /**
-     * Which end of a patch on one facet reaches its arris with another: u0, v0, u1 or v1; null where it does not, or there is none.
+     * Which end of a patch on one facet reaches its arris with another: u0, v0, u1 or v1; null where it does not, or
+     * there is none.
      */
     public function reaches(string $facet, Rect $rect, string $other): ?string
     {
@@ -86,7 +101,8 @@ final readonly class OpeningGeometry
             };
         }
 
-        // From the returns of the sheathing on into those of the board, and from its face out over the board at the head.
+        // From the returns of the sheathing on into those of the board, and from its face out over the board at the
+        // head.
         return match ("$facet $other") {
             'sill reveal-sill', 'head reveal-head' => ['v0', 0.0],
             'reveal-sill sill', 'reveal-head head', 'reveal-head face' => ['v1', $this->outerBoard],

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Detail;
 
 /** A pipe or duct through a facet; patches are drawn straight over it. */

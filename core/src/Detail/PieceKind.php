@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Detail;
 
 /** What sort of thing a piece is; settles how its edges hold and what its corners can do. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Detail;
 
 /** A fastener at a place, the pieces it goes through and those it is made for. */
@@ -9,7 +11,13 @@ final readonly class PlacedFastener
      * @param  list<string>  $through
      * @param  list<string>  $madeFor
      */
-    public function __construct(public string $id, public string $facet, public float $u, public float $v, public array $through, public array $madeFor)
-    {
+    public function __construct(
+        public string $id,
+        public string $facet,
+        public float $u,
+        public float $v,
+        public array $through,
+        public array $madeFor,
+    ) {
     }
 }

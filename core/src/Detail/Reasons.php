@@ -1,17 +1,23 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Detail;
 
 use Apron\Json\CoreData;
 use Apron\Json\Node;
 
 /**
- * Why one step must come before another: what lies under something is laid before it, a seal needs the unit, a coat cures before
- * it is fastened through. A partial order: two steps that no reason ties may be swapped, and both orders are right.
+ * Why one step must come before another: what lies under something is laid before it, a seal needs the unit, a coat
+ * cures before it is fastened through. A partial order: two steps that no reason ties may be swapped, and both orders
+ * are right.
  */
 final class Reasons
 {
-    /** @return list<array{before: int, after: int, why: string, inner: string, outer: string}> the reason codes of the text catalogue, and the pieces they speak of */
+    /**
+     * @return list<array{before: int, after: int, why: string, inner: string, outer: string}> the reason codes of the
+     *   text catalogue, and the pieces they speak of
+     */
     public static function of(Detail $detail): array
     {
         $reasons = [];
@@ -19,10 +25,20 @@ final class Reasons
             foreach ($patches as $i => $inner) {
                 foreach (array_slice($patches, $i + 1) as $outer) {
                     [$in, $out] = [$inner->patch->step, $outer->patch->step];
-                    if ($inner->piece !== $outer->piece && $in !== $out && $inner->rect()->overlap($outer->rect()) !== null) {
+                    if (
+                        $inner->piece !== $outer->piece &&
+                        $in !== $out &&
+                        $inner->rect()->overlap($outer->rect()) !== null
+                    ) {
                         // What lies under but comes later is tucked: the other must be there, its edge still open.
                         $why = $in < $out ? 'order.lies-under' : 'order.tucked';
-                        $reasons[min($in, $out).'-'.max($in, $out)] ??= ['before' => min($in, $out), 'after' => max($in, $out), 'why' => $why, 'inner' => $inner->piece->id, 'outer' => $outer->piece->id];
+                        $reasons[min($in, $out).'-'.max($in, $out)] ??= [
+                            'before' => min($in, $out),
+                            'after' => max($in, $out),
+                            'why' => $why,
+                            'inner' => $inner->piece->id,
+                            'outer' => $outer->piece->id,
+                        ];
                     }
                 }
             }
@@ -33,7 +49,13 @@ final class Reasons
         }
         foreach (self::rules() as [$before, $after, $why]) {
             if (isset($at[$before], $at[$after]) && $at[$before] < $at[$after]) {
-                $reasons["$at[$before]-$at[$after]"] ??= ['before' => $at[$before], 'after' => $at[$after], 'why' => $why, 'inner' => '', 'outer' => ''];
+                $reasons["$at[$before]-$at[$after]"] ??= [
+                    'before' => $at[$before],
+                    'after' => $at[$after],
+                    'why' => $why,
+                    'inner' => '',
+                    'outer' => '',
+                ];
             }
         }
         usort($reasons, fn (array $a, array $b): int => [$a['after'], $a['before']] <=> [$b['after'], $b['before']]);
@@ -42,7 +64,8 @@ final class Reasons
     }
 
     /**
-     * What forbids a step to change places with the next: the reason that ties them, or null where both orders are right.
+     * What forbids a step to change places with the next: the reason that ties them, or null where both orders are
+     * right.
      *
      * @return array{before: int, after: int, why: string, inner: string, outer: string}|null
      */
@@ -64,7 +87,11 @@ final class Reasons
         static $rules = null;
 
         return $rules ??= array_map(
-            fn (Node $row): array => [$row->get('before')->text(), $row->get('after')->text(), $row->get('why')->text()],
+            fn (Node $row): array => [
+                $row->get('before')->text(),
+                $row->get('after')->text(),
+                $row->get('why')->text(),
+            ],
             CoreData::read('figures/order')->get('rules')->items(1),
         );
     }

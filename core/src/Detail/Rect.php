@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Detail;
 
 /** A rectangle on a facet, mm. On every facet the bottom edge is v0, the top v1, the left u0, the right u1. */
@@ -22,7 +24,12 @@ final readonly class Rect
     /** The stretch both cover, or null where they at most touch. */
     public function overlap(self $other): ?self
     {
-        $common = new self(max($this->u0, $other->u0), max($this->v0, $other->v0), min($this->u1, $other->u1), min($this->v1, $other->v1));
+        $common = new self(
+            max($this->u0, $other->u0),
+            max($this->v0, $other->v0),
+            min($this->u1, $other->u1),
+            min($this->v1, $other->v1),
+        );
 
         return $common->u0 < $common->u1 && $common->v0 < $common->v1 ? $common : null;
     }
@@ -48,7 +55,9 @@ final readonly class Rect
         sort($cuts);
         for ($i = 0; $i < count($cuts) - 1; $i++) {
             // Within a column nothing begins or ends across: it is covered from below upward, or has a hole.
-            $column = array_values(array_filter($over, fn (self $o): bool => $o->u0 <= $cuts[$i] && $o->u1 >= $cuts[$i + 1]));
+            $column = array_values(
+                array_filter($over, fn (self $o): bool => $o->u0 <= $cuts[$i] && $o->u1 >= $cuts[$i + 1]),
+            );
             usort($column, fn (self $a, self $b): int => $a->v0 <=> $b->v0);
             $up = $this->v0;
             foreach ($column as $o) {

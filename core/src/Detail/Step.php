@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Detail;
 
 /** One step of the work: what is done, by its code in the text catalogue, with the figures its words speak of. */

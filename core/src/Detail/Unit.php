@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Detail;
 
 /** The window or door: where in the depth it sits, which piece is its flange, and its joints. */

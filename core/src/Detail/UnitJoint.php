@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Detail;
 
 /** The joint round the unit on one side: outer edge, what fills it, inner air seal. */

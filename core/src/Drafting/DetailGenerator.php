@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Drafting;
 
 use Apron\Detail\CannotLay;
@@ -20,8 +22,9 @@ use Apron\Material\Material;
 use Apron\Material\Materials;
 
 /**
- * What every generator has: a name, sizes that must be given, figures of the trade that may be, materials, and choices between
- * schools. The figures come from `core/data/figures`, each with its situation; what is given is held to their range.
+ * What every generator has: a name, sizes that must be given, figures of the trade that may be, materials, and choices
+ * between schools. The figures come from `core/data/figures`, each with its situation; what is given is held to their
+ * range.
  */
 abstract class DetailGenerator implements Generator
 {
@@ -47,8 +50,10 @@ abstract class DetailGenerator implements Generator
         foreach ($tables as $table) {
             foreach ($table->entries() as $name => $row) {
                 $figures[$name] = [
-                    'value' => $row->get('value')->number(), 'situation' => $row->get('situation')->text(),
-                    'least' => $row->optional('least')?->number(), 'most' => $row->optional('most')?->number(),
+                    'value' => $row->get('value')->number(),
+                    'situation' => $row->get('situation')->text(),
+                    'least' => $row->optional('least')?->number(),
+                    'most' => $row->optional('most')?->number(),
                 ];
             }
         }
@@ -67,7 +72,14 @@ abstract class DetailGenerator implements Generator
      * @param  array<string, Material>  $used
      * @param  array<string, string>  $chosen
      */
-    abstract protected function draw(string $id, string $title, array $s, array $used, array $chosen, Generated $generated): Detail;
+    abstract protected function draw(
+        string $id,
+        string $title,
+        array $s,
+        array $used,
+        array $chosen,
+        Generated $generated,
+    ): Detail;
 
     /**
      * Where sizes leave no room for the method.
@@ -89,22 +101,41 @@ abstract class DetailGenerator implements Generator
         $sizes = $this->sizes($parameters);
         $this->demandRoom($sizes);
 
-        $detail = $this->draw($id, $title, $sizes, $this->materials($parameters, $materials), $this->choices($parameters), new Generated($this->name(), $parameters));
+        $detail = $this->draw(
+            $id,
+            $title,
+            $sizes,
+            $this->materials($parameters, $materials),
+            $this->choices($parameters),
+            new Generated($this->name(), $parameters),
+        );
         self::demandBuildable($detail);
 
         return $detail;
     }
 
-    /** Sizes that pass each for itself may together push a piece off the wall that is drawn, leave nothing of it, or ask for a weave. */
+    /**
+     * Sizes that pass each for itself may together push a piece off the wall that is drawn, leave nothing of it, or ask
+     * for a weave.
+     */
     private static function demandBuildable(Detail $detail): void
     {
         foreach ($detail->pieces as $piece) {
             foreach ($piece->patches as $patch) {
                 [$rect, $extent] = [$patch->rect, $detail->facets[$patch->facet]->extent];
                 if ($rect->width() <= 0 || $rect->height() <= 0 || ! $extent->contains($rect)) {
-                    throw new CannotGenerate('parameters', "{$patch->id} at ".json_encode($rect->toArray(), JSON_THROW_ON_ERROR), sprintf(
-                        'sizes that keep every piece on “%s”, u %g to %g and v %g to %g', $patch->facet, $extent->u0, $extent->u1, $extent->v0, $extent->v1,
-                    ));
+                    throw new CannotGenerate(
+                        'parameters',
+                        "{$patch->id} at ".json_encode($rect->toArray(), JSON_THROW_ON_ERROR),
+                        sprintf(
+                            'sizes that keep every piece on “%s”, u %g to %g and v %g to %g',
+                            $patch->facet,
+                            $extent->u0,
+                            $extent->u1,
+                            $extent->v0,
+                            $extent->v1,
+                        ),
+                    );
                 }
             }
         }
@@ -119,16 +150,48 @@ abstract class DetailGenerator implements Generator
     {
         $rows = [];
         foreach (static::EXTENTS as $name => [$least, $most]) {
-            $rows[] = ['name' => $name, 'kind' => 'size', 'value' => null, 'least' => $least, 'most' => $most, 'situation' => null, 'of' => []];
+            $rows[] = [
+                'name' => $name,
+                'kind' => 'size',
+                'value' => null,
+                'least' => $least,
+                'most' => $most,
+                'situation' => null,
+                'of' => [],
+            ];
         }
         foreach ($this->figures as $name => $figure) {
-            $rows[] = ['name' => $name, 'kind' => 'figure', 'value' => $figure['value'], 'least' => $figure['least'], 'most' => $figure['most'], 'situation' => $figure['situation'], 'of' => []];
+            $rows[] = [
+                'name' => $name,
+                'kind' => 'figure',
+                'value' => $figure['value'],
+                'least' => $figure['least'],
+                'most' => $figure['most'],
+                'situation' => $figure['situation'],
+                'of' => [],
+            ];
         }
         foreach (static::CHOICES as $name => $of) {
-            $rows[] = ['name' => $name, 'kind' => 'choice', 'value' => $of[0], 'least' => null, 'most' => null, 'situation' => null, 'of' => $of];
+            $rows[] = [
+                'name' => $name,
+                'kind' => 'choice',
+                'value' => $of[0],
+                'least' => null,
+                'most' => null,
+                'situation' => null,
+                'of' => $of,
+            ];
         }
         foreach (static::MATERIALS as $name => $usual) {
-            $rows[] = ['name' => $name, 'kind' => 'material', 'value' => $usual, 'least' => null, 'most' => null, 'situation' => null, 'of' => []];
+            $rows[] = [
+                'name' => $name,
+                'kind' => 'material',
+                'value' => $usual,
+                'least' => null,
+                'most' => null,
+                'situation' => null,
+                'of' => [],
+            ];
         }
 
         return $rows;
@@ -142,7 +205,12 @@ abstract class DetailGenerator implements Generator
     {
         $sizes = [];
         foreach (static::EXTENTS as $name => [$least, $most]) {
-            $sizes[$name] = $this->within($name, $parameters[$name] ?? throw new CannotGenerate($name, 'nothing', "a size from $least to $most mm"), $least, $most);
+            $sizes[$name] = $this->within(
+                $name,
+                $parameters[$name] ?? throw new CannotGenerate($name, 'nothing', "a size from $least to $most mm"),
+                $least,
+                $most,
+            );
         }
         foreach ($this->figures as $name => $figure) {
             $value = $parameters[$name] ?? $figure['value'];
@@ -174,7 +242,11 @@ abstract class DetailGenerator implements Generator
             throw new CannotGenerate($name, $value, "a number of$unit");
         }
         if (($least !== null && $value < $least) || ($most !== null && $value > $most)) {
-            throw new CannotGenerate($name, $value, $most === null ? sprintf('%g%s or more', $least, $unit) : sprintf('%g to %g%s', $least, $most, $unit));
+            throw new CannotGenerate(
+                $name,
+                $value,
+                $most === null ? sprintf('%g%s or more', $least, $unit) : sprintf('%g to %g%s', $least, $most, $unit),
+            );
         }
 
         return $value;
@@ -206,7 +278,9 @@ abstract class DetailGenerator implements Generator
         $used = [];
         foreach (static::MATERIALS as $name => $usual) {
             $id = $parameters[$name] ?? $usual;
-            $used[$name] = $materials->find((string) $id) ?? throw new CannotGenerate($name, $id, 'the id of a material of the project or the catalogue');
+            $used[$name] =
+                $materials->find((string) $id) ??
+                throw new CannotGenerate($name, $id, 'the id of a material of the project or the catalogue');
         }
 
         return $used;
@@ -216,9 +290,25 @@ abstract class DetailGenerator implements Generator
      * @param  array{float|int, float|int, float|int, float|int}  $rect
      * @param  list<string>  $joined
      */
-    protected function patch(string $id, string $facet, array $rect, array $joined, int $step, ?Edges $edges = null, bool $drain = false): Patch
-    {
-        return new Patch($id, $facet, new Rect(...array_map(floatval(...), $rect)), $joined, $step, null, $edges ?? new Edges, $drain);
+    protected function patch(
+        string $id,
+        string $facet,
+        array $rect,
+        array $joined,
+        int $step,
+        ?Edges $edges = null,
+        bool $drain = false,
+    ): Patch {
+        return new Patch(
+            $id,
+            $facet,
+            new Rect(...array_map(floatval(...), $rect)),
+            $joined,
+            $step,
+            null,
+            $edges ?? new Edges,
+            $drain,
+        );
     }
 
     /**
@@ -226,9 +316,30 @@ abstract class DetailGenerator implements Generator
      *
      * @param  list<Patch>  $patches
      */
-    protected function laid(string $id, Material $material, PieceKind $kind, int $step, array $patches, ?PieceRole $role = null, ?CutSize $cut = null, ?Edges $edges = null, bool $air = true): Piece
-    {
-        return new Piece($id, $material, $kind, $role, $air, $air && $role === PieceRole::Plane, $step, null, $edges ?? new Edges, $patches, $cut);
+    protected function laid(
+        string $id,
+        Material $material,
+        PieceKind $kind,
+        int $step,
+        array $patches,
+        ?PieceRole $role = null,
+        ?CutSize $cut = null,
+        ?Edges $edges = null,
+        bool $air = true,
+    ): Piece {
+        return new Piece(
+            $id,
+            $material,
+            $kind,
+            $role,
+            $air,
+            $air && $role === PieceRole::Plane,
+            $step,
+            null,
+            $edges ?? new Edges,
+            $patches,
+            $cut,
+        );
     }
 
     /**
@@ -236,9 +347,24 @@ abstract class DetailGenerator implements Generator
      *
      * @param  array{float|int, float|int, float|int, float|int}  $rect
      */
-    protected function onFace(string $id, Material $material, PieceKind $kind, int $step, array $rect, ?PieceRole $role = null, ?CutSize $cut = null): Piece
-    {
-        return $this->laid($id, $material, $kind, $step, [$this->patch("$id.face", 'face', $rect, [], $step)], $role, $cut);
+    protected function onFace(
+        string $id,
+        Material $material,
+        PieceKind $kind,
+        int $step,
+        array $rect,
+        ?PieceRole $role = null,
+        ?CutSize $cut = null,
+    ): Piece {
+        return $this->laid(
+            $id,
+            $material,
+            $kind,
+            $step,
+            [$this->patch("$id.face", 'face', $rect, [], $step)],
+            $role,
+            $cut,
+        );
     }
 
     /**

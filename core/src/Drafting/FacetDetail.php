@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Drafting;
 
 use Apron\Detail\Detail;
@@ -114,8 +116,14 @@ abstract class FacetDetail extends DetailGenerator
     {
     }
 
-    protected function draw(string $id, string $title, array $s, array $used, array $chosen, Generated $generated): Detail
-    {
+    protected function draw(
+        string $id,
+        string $title,
+        array $s,
+        array $used,
+        array $chosen,
+        Generated $generated,
+    ): Detail {
         $facets = [];
         foreach ($this->facets($s, $chosen) as $name => $extent) {
             $facets[$name] = new Facet($name, new Rect(...$extent));
@@ -123,17 +131,36 @@ abstract class FacetDetail extends DetailGenerator
         $least = $this->least;
 
         return new Detail(
-            id: $id, title: $title, opening: null, facets: $facets, folds: $this->folds($s, $chosen), release: static::RELEASE, tolerant: [], unit: null,
-            pieces: $this->pieces($s, $used, $chosen), penetrations: $this->penetrations($s, $chosen), fasteners: $this->fasteners($s, $chosen), framing: $this->framing($s),
+            id: $id,
+            title: $title,
+            opening: null,
+            facets: $facets,
+            folds: $this->folds($s, $chosen),
+            release: static::RELEASE,
+            tolerant: [],
+            unit: null,
+            pieces: $this->pieces($s, $used, $chosen),
+            penetrations: $this->penetrations($s, $chosen),
+            fasteners: $this->fasteners($s, $chosen),
+            framing: $this->framing($s),
             leastLaps: [
-                ...$this->lapping(['membrane', 'formable', 'corner', 'moulded'], $least['membrane_mm']), ...$this->lapping(['fluid'], $least['fluid_mm']),
-                new LeastLap('sheet', 'sheet', $least['sheet_level_mm'], $least['sheet_upright_mm']), new LeastLap('sheet', 'membrane', $least['membrane_mm'], $least['membrane_mm']),
-                new LeastLap('membrane', 'sheet', $least['membrane_mm'], $least['membrane_mm']), new LeastLap('membrane', 'metal', $least['metal_mm'], $least['metal_mm']),
-                new LeastLap('metal', 'membrane', $least['metal_mm'], $least['metal_mm']), new LeastLap('sheet', 'metal', $least['membrane_mm'], $least['membrane_mm']),
-                new LeastLap('tape', 'board', $least['tape_mm'], $least['tape_mm']), new LeastLap('tape', 'tape', $least['tape_mm'], $least['tape_mm']),
-                new LeastLap('fluid', 'membrane', $least['fluid_mm'], $least['fluid_mm']), new LeastLap('membrane', 'fluid', $least['membrane_mm'], $least['membrane_mm']),
+                ...$this->lapping(['membrane', 'formable', 'corner', 'moulded'], $least['membrane_mm']),
+                ...$this->lapping(['fluid'], $least['fluid_mm']),
+                new LeastLap('sheet', 'sheet', $least['sheet_level_mm'], $least['sheet_upright_mm']),
+                new LeastLap('sheet', 'membrane', $least['membrane_mm'], $least['membrane_mm']),
+                new LeastLap('membrane', 'sheet', $least['membrane_mm'], $least['membrane_mm']),
+                new LeastLap('membrane', 'metal', $least['metal_mm'], $least['metal_mm']),
+                new LeastLap('metal', 'membrane', $least['metal_mm'], $least['metal_mm']),
+                new LeastLap('sheet', 'metal', $least['membrane_mm'], $least['membrane_mm']),
+                new LeastLap('tape', 'board', $least['tape_mm'], $least['tape_mm']),
+                new LeastLap('tape', 'tape', $least['tape_mm'], $least['tape_mm']),
+                new LeastLap('fluid', 'membrane', $least['fluid_mm'], $least['fluid_mm']),
+                new LeastLap('membrane', 'fluid', $least['membrane_mm'], $least['membrane_mm']),
             ],
-            panUpturn: null, steps: $this->numbered($this->does($s, $chosen)), generated: $generated, gaps: $this->gaps($s, $chosen),
+            panUpturn: null,
+            steps: $this->numbered($this->does($s, $chosen)),
+            generated: $generated,
+            gaps: $this->gaps($s, $chosen),
         );
     }
 }

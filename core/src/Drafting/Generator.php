@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Drafting;
 
 use Apron\Detail\Detail;
@@ -15,7 +17,8 @@ interface Generator
     /**
      * What it takes: sizes that must be given, figures of the trade that may be, choices between schools, materials.
      *
-     * @return list<array{name: string, kind: string, value: float|string|null, least: float|null, most: float|null, situation: string|null, of: list<string>}>
+     * @return list<array{name: string, kind: string, value: float|string|null, least: float|null, most: float|null,
+     *   situation: string|null, of: list<string>}>
      */
     public function parameters(): array;
 
@@ -27,7 +30,8 @@ interface Generator
     public function make(string $id, string $title, array $parameters, Materials $materials): Detail;
 
     /**
-     * The worst that its school permits: what the rain trace of its own output must not exceed, and what it honestly is.
+     * The worst that its school permits: what the rain trace of its own output must not exceed, and what it honestly
+     * is.
      *
      * @param  array<string, float|string>  $parameters  a choice may be between a lap and a bond
      */

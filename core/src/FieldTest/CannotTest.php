@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\FieldTest;
 
 /** Readings that make no test: what is wrong with them and what would be right. */

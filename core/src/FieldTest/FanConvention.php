@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\FieldTest;
 
 /** Two conventions for the same test; they differ in the correction for viscosity. */

@@ -1,11 +1,13 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\FieldTest;
 
 /**
- * A fan pressurisation test: flow Q = C·Δp^n by weighted regression of ln Q on ln Δp, ISO 9972:2015 (annexes B and C) or
- * ASTM E779-19 (clauses and formulae from memory). Pressures are signed, building less outdoors: a test that depressurises
- * has them below zero, and so has its zero-flow offset where the stack pulls.
+ * A fan pressurisation test: flow Q = C·Δp^n by weighted regression of ln Q on ln Δp, ISO 9972:2015 (annexes B and C)
+ * or ASTM E779-19 (clauses and formulae from memory). Pressures are signed, building less outdoors: a test that
+ * depressurises has them below zero, and so has its zero-flow offset where the stack pulls.
  */
 final readonly class FanTest
 {
@@ -14,8 +16,36 @@ final readonly class FanTest
 
     /** Student's t, two-sided 95 %, by degrees of freedom (handbook table); beyond thirty as for thirty. */
     private const T95 = [
-        1 => 12.706, 4.303, 3.182, 2.776, 2.571, 2.447, 2.365, 2.306, 2.262, 2.228, 2.201, 2.179, 2.160, 2.145, 2.131, 2.120, 2.110, 2.101, 2.093,
-        2.086, 2.080, 2.074, 2.069, 2.064, 2.060, 2.056, 2.052, 2.048, 2.045, 2.042,
+        1 => 12.706,
+        4.303,
+        3.182,
+        2.776,
+        2.571,
+        2.447,
+        2.365,
+        2.306,
+        2.262,
+        2.228,
+        2.201,
+        2.179,
+        2.16,
+        2.145,
+        2.131,
+        2.12,
+        2.11,
+        2.101,
+        2.093,
+        2.086,
+        2.08,
+        2.074,
+        2.069,
+        2.064,
+        2.06,
+        2.056,
+        2.052,
+        2.048,
+        2.045,
+        2.042,
     ];
 
     /** m³/(s·Pa^n), in reference air */
@@ -39,7 +69,8 @@ final readonly class FanTest
     private int $points;
 
     /**
-     * @param  list<array{pressure: float, flow: float, weight?: float}>  $points  Pa as read, m³/s at the fan; weights equal where left out
+     * @param  list<array{pressure: float, flow: float, weight?: float}>  $points  Pa as read, m³/s at the fan; weights
+     *   equal where left out
      * @param  list<float>  $zeroFlow  Pa before and after, with their signs
      * @param  float  $barometer  Pa
      *
@@ -66,7 +97,10 @@ final readonly class FanTest
             // The offset is taken off with its sign, before the size of the pressure is looked at.
             $pressure = ($point['pressure'] - $offset) * $sign;
             if ($pressure <= 0 || $point['flow'] <= 0) {
-                throw new CannotTest('reading '.($i + 1).sprintf(': %g Pa and %g m³/s', $point['pressure'], $point['flow']), 'pressures of one sign, larger than the zero-flow offset, and a flow above nothing');
+                throw new CannotTest(
+                    'reading '.($i + 1).sprintf(': %g Pa and %g m³/s', $point['pressure'], $point['flow']),
+                    'pressures of one sign, larger than the zero-flow offset, and a flow above nothing',
+                );
             }
             $x[] = log($pressure);
             $y[] = log($point['flow'] * $ratio);
@@ -75,12 +109,18 @@ final readonly class FanTest
         [$exponent, $lnC, $this->weights, $this->meanX, $this->sumXX, $this->residual] = self::fit($x, $y, $w);
         $this->points = count($points);
         if ($exponent < 0.5 - 1e-9 || $exponent > 1.0 + 1e-9) {
-            throw new CannotTest(sprintf('an exponent of %.3f', $exponent), 'an exponent from 0.5, sharp holes, to 1.0, long cracks; look for a door that moved, wind, or a wrong range');
+            throw new CannotTest(
+                sprintf('an exponent of %.3f', $exponent),
+                'an exponent from 0.5, sharp holes, to 1.0, long cracks; look for a door that moved, wind, or a wrong range',
+            );
         }
         $through = $sign < 0 ? $outside : $inside;
         $air = (1 - $exponent) * log($through / self::REFERENCE_DENSITY);
         // E779 corrects for viscosity as well, by (μ/μ₀)^(2n−1).
-        $viscous = $convention === FanConvention::AstmE779 ? (2 * $exponent - 1) * log(self::viscosity($sign < 0 ? $outdoors : $indoors) / self::viscosity(20.0)) : 0.0;
+        $viscous =
+            $convention === FanConvention::AstmE779
+                ? (2 * $exponent - 1) * log(self::viscosity($sign < 0 ? $outdoors : $indoors) / self::viscosity(20.0))
+                : 0.0;
         $this->exponent = $exponent;
         $this->lnCoefficient = $lnC + $air + $viscous;
         $this->coefficient = exp($this->lnCoefficient);
@@ -96,7 +136,9 @@ final readonly class FanTest
     /** @return array{float, float} the 95 % interval of the flow at a pressure, m³/s */
     public function interval(float $pressure): array
     {
-        $spread = self::T95[min(30, $this->freedom())] * sqrt($this->residual * (1 / $this->weights + (log($pressure) - $this->meanX) ** 2 / $this->sumXX));
+        $spread =
+            self::T95[min(30, $this->freedom())] *
+            sqrt($this->residual * (1 / $this->weights + (log($pressure) - $this->meanX) ** 2 / $this->sumXX));
         $flow = $this->flow($pressure);
 
         return [$flow * exp(-$spread), $flow * exp($spread)];
@@ -105,22 +147,23 @@ final readonly class FanTest
     /** Air changes an hour at a pressure, of a volume in m³. */
     public function airChanges(float $pressure, float $volume): float
     {
-        return $this->flow($pressure) * 3600 / $volume;
+        return ($this->flow($pressure) * 3600) / $volume;
     }
 
     /** L/(s·m²) at a pressure, of an envelope in m². */
     public function leakage(float $pressure, float $area): float
     {
-        return $this->flow($pressure) * 1000 / $area;
+        return ($this->flow($pressure) * 1000) / $area;
     }
 
     /**
-     * Effective leakage area at a pressure, m²: C·√(ρ₀/2)·Δp^(n−½), over a discharge coefficient of 1, as ISO 9972 and E779
-     * at 4 Pa have it; at 10 Pa some take 0.611.
+     * Effective leakage area at a pressure, m²: C·√(ρ₀/2)·Δp^(n−½), over a discharge coefficient of 1, as ISO 9972 and
+     * E779 at 4 Pa have it; at 10 Pa some take 0.611.
      */
     public function leakageArea(float $pressure, float $discharge = 1.0): float
     {
-        return $this->coefficient * sqrt(self::REFERENCE_DENSITY / 2) * $pressure ** ($this->exponent - 0.5) / $discharge;
+        return ($this->coefficient * sqrt(self::REFERENCE_DENSITY / 2) * $pressure ** ($this->exponent - 0.5)) /
+            $discharge;
     }
 
     /** Density of dry air, kg/m³. */
@@ -134,7 +177,7 @@ final readonly class FanTest
     {
         $kelvin = $celsius + 273.15;
 
-        return 1.458e-6 * $kelvin ** 1.5 / ($kelvin + 110.4);
+        return (1.458e-6 * $kelvin ** 1.5) / ($kelvin + 110.4);
     }
 
     private function freedom(): int
@@ -146,7 +189,8 @@ final readonly class FanTest
      * @param  non-empty-list<float>  $x
      * @param  non-empty-list<float>  $y
      * @param  non-empty-list<float>  $w
-     * @return array{float, float, float, float, float, float} slope, intercept, sum of weights, mean of x, its squares about that, variance left
+     * @return array{float, float, float, float, float, float} slope, intercept, sum of weights, mean of x, its squares
+     *   about that, variance left
      */
     private static function fit(array $x, array $y, array $w): array
     {

@@ -1,8 +1,13 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Inspection;
 
-/** What a check asked when it was read: a reading is judged by this ever after, whatever a later release or a changed detail would ask. */
+/**
+ * What a check asked when it was read: a reading is judged by this ever after, whatever a later release or a changed
+ * detail would ask.
+ */
 final readonly class Asked
 {
     public function __construct(

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Inspection;
 
 use Apron\Rules\Edition;
@@ -9,14 +11,16 @@ use Apron\Rules\Words;
  * A check in its words, as cards, the phone and the report show it.
  *
  * @phpstan-type AskingCheck array{
- *     id: string, detail: string, what: string, place: string, step: int, drawn_mm: float|null, least_mm: float|null, ...<string, mixed>
+ *     id: string, detail: string, what: string, place: string, step: int, drawn_mm: float|null, least_mm: float|null,
+ *     ...<string, mixed>
  * }
  */
 final class CheckFormat
 {
     /**
      * @return array{
-     *     id: string, detail: string, step: int, place: string, drawn_mm: float|null, least_mm: float|null, ...<string, mixed>
+     *     id: string, detail: string, step: int, place: string, drawn_mm: float|null, least_mm: float|null, ...<string,
+     *     mixed>
      * }
      */
     public static function told(Check $check, Words $words): array
@@ -49,7 +53,11 @@ final class CheckFormat
     {
         $asked = self::asked($check, $words, $catalogue);
 
-        return self::told($check, $words) + ['what' => $check->what, 'detail_title' => $title, 'asked' => SiteFormat::writeAsked($asked)];
+        return self::told($check, $words) + [
+            'what' => $check->what,
+            'detail_title' => $title,
+            'asked' => SiteFormat::writeAsked($asked),
+        ];
     }
 
     public static function asked(Check $check, Words $words, string $catalogue): Asked

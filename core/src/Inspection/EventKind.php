@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Inspection;
 
 /** What can happen on site. Events are only ever added; a later one corrects an earlier one, which stays. */

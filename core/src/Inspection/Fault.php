@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Inspection;
 
 use Apron\Rules\Severity;
@@ -15,7 +17,10 @@ final readonly class Fault
     ) {
     }
 
-    /** `open`, `repaired` (awaiting its re-inspection) or `closed`. A repair that failed its re-inspection is open again. */
+    /**
+     * `open`, `repaired` (awaiting its re-inspection) or `closed`. A repair that failed its re-inspection is open
+     * again.
+     */
     public function state(): string
     {
         return match (true) {

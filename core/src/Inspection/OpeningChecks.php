@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Inspection;
 
 use Apron\Detail\Detail;
@@ -11,7 +13,8 @@ use Apron\Json\Node;
 
 /**
  * The checks that an opening's own pieces call for: its laps and returns as drawn, each against the least the detail
- * asks, and the looks that no number replaces. Drawn sizes come from the patches, so an edited detail asks what it draws.
+ * asks, and the looks that no number replaces. Drawn sizes come from the patches, so an edited detail asks what it
+ * draws.
  */
 final class OpeningChecks
 {
@@ -51,13 +54,23 @@ final class OpeningChecks
         foreach (['left', 'right'] as $hand) {
             $upturn = $this->on($pan, "jamb-$hand");
             if ($upturn !== null) {
-                $this->measure('pan-upturn', $hand, $pan, $upturn->height(), $least, new Measured("jamb-$hand", $upturn->u1 / 2, $upturn->v0, $upturn->u1 / 2, $upturn->v1));
+                $this->measure(
+                    'pan-upturn',
+                    $hand,
+                    $pan,
+                    $upturn->height(),
+                    $least,
+                    new Measured("jamb-$hand", $upturn->u1 / 2, $upturn->v0, $upturn->u1 / 2, $upturn->v1),
+                );
             }
             $this->look('pan-corner', $hand, $pan->step);
         }
         $liner = ['left' => $this->detail->piece('liner-left'), 'right' => $this->detail->piece('liner-right')];
         foreach ($liner as $hand => $piece) {
-            [$upturn, $lining] = [$this->on($pan, "jamb-$hand"), $piece === null ? null : $this->on($piece, "jamb-$hand")];
+            [$upturn, $lining] = [
+                $this->on($pan, "jamb-$hand"),
+                $piece === null ? null : $this->on($piece, "jamb-$hand"),
+            ];
             $lap = $upturn !== null && $lining !== null ? $lining->overlap($upturn) : null;
             if ($piece !== null && $lap !== null) {
                 $this->lap('liner-over-pan', $hand, $piece, $pan, $lap, "jamb-$hand");
@@ -75,13 +88,21 @@ final class OpeningChecks
             if ($strip === null || $rect === null || $sheet === null || $flange === null) {
                 continue;
             }
-            $past = $hand === 'left'
-                ? new Rect($rect->u0, $rect->v0, $flange->u0, $rect->v1)
-                : new Rect($flange->u1, $rect->v0, $rect->u1, $rect->v1);
+            $past =
+                $hand === 'left'
+                    ? new Rect($rect->u0, $rect->v0, $flange->u0, $rect->v1)
+                    : new Rect($flange->u1, $rect->v0, $rect->u1, $rect->v1);
             $middle = ($rect->v0 + $rect->v1) / 2;
             $least = $this->detail->leastLap($strip, $sheet)?->end;
             if ($least !== null && $past->width() > 0) {
-                $this->measure('jamb-strip-on-sheet', $hand, $strip, $past->width(), $least, new Measured('face', $past->u0, $middle, $past->u1, $middle));
+                $this->measure(
+                    'jamb-strip-on-sheet',
+                    $hand,
+                    $strip,
+                    $past->width(),
+                    $least,
+                    new Measured('face', $past->u0, $middle, $past->u1, $middle),
+                );
             }
         }
     }
@@ -105,7 +126,14 @@ final class OpeningChecks
                 $this->lap('head-strip-over-jamb', $hand, $head, $strip, $lap, 'face');
             }
             $past = $hand === 'left' ? [$rect->u0, $jamb->u0] : [$jamb->u1, $rect->u1];
-            $this->measure('head-strip-past-jamb', $hand, $head, $past[1] - $past[0], $this->figure('head_strip_past_jamb_mm'), new Measured('face', $past[0], $rect->v0 + 25, $past[1], $rect->v0 + 25));
+            $this->measure(
+                'head-strip-past-jamb',
+                $hand,
+                $head,
+                $past[1] - $past[0],
+                $this->figure('head_strip_past_jamb_mm'),
+                new Measured('face', $past[0], $rect->v0 + 25, $past[1], $rect->v0 + 25),
+            );
             $tape = $this->detail->piece("slit-tape-$hand");
             $on = $tape === null ? null : $this->on($tape, 'face');
             $least = $tape === null ? null : $this->detail->leastLap($tape, $sheet)?->end;
@@ -113,7 +141,14 @@ final class OpeningChecks
                 $slit = $hand === 'left' ? $rect->u0 : $rect->u1;
                 $outer = $hand === 'left' ? $on->u0 : $on->u1;
                 $middle = ($on->v0 + $on->v1) / 2;
-                $this->measure('slit-tape-side', $hand, $tape, abs($slit - $outer), $least, new Measured('face', min($slit, $outer), $middle, max($slit, $outer), $middle));
+                $this->measure(
+                    'slit-tape-side',
+                    $hand,
+                    $tape,
+                    abs($slit - $outer),
+                    $least,
+                    new Measured('face', min($slit, $outer), $middle, max($slit, $outer), $middle),
+                );
             }
         }
         foreach ($sheet->patches as $patch) {
@@ -121,7 +156,15 @@ final class OpeningChecks
             $least = $this->detail->leastLap($sheet, $head)?->horizontal;
             if ($lap !== null && $least !== null) {
                 $middle = ($lap->u0 + $lap->u1) / 2;
-                $this->measure('flap-over-head-strip', '', $sheet, $lap->height(), $least, new Measured('face', $middle, $lap->v0, $middle, $lap->v1), $patch->step);
+                $this->measure(
+                    'flap-over-head-strip',
+                    '',
+                    $sheet,
+                    $lap->height(),
+                    $least,
+                    new Measured('face', $middle, $lap->v0, $middle, $lap->v1),
+                    $patch->step,
+                );
             }
         }
     }
@@ -145,18 +188,50 @@ final class OpeningChecks
         $least = $this->detail->leastLap($outer, $inner)?->horizontal;
         if ($least !== null) {
             $middle = ($lap->u0 + $lap->u1) / 2;
-            $this->measure($what, $hand, $outer, $lap->height(), $least, new Measured($facet, $middle, $lap->v0, $middle, $lap->v1));
+            $this->measure(
+                $what,
+                $hand,
+                $outer,
+                $lap->height(),
+                $least,
+                new Measured($facet, $middle, $lap->v0, $middle, $lap->v1),
+            );
         }
     }
 
-    private function measure(string $what, string $place, Piece $piece, float $drawn, float $least, Measured $measured, ?int $step = null): void
-    {
-        $this->checks[] = new Check($this->id($what, $place), $this->detail->id, $what, $place, $step ?? $piece->step, $drawn, $least, $measured);
+    private function measure(
+        string $what,
+        string $place,
+        Piece $piece,
+        float $drawn,
+        float $least,
+        Measured $measured,
+        ?int $step = null,
+    ): void {
+        $this->checks[] = new Check(
+            $this->id($what, $place),
+            $this->detail->id,
+            $what,
+            $place,
+            $step ?? $piece->step,
+            $drawn,
+            $least,
+            $measured,
+        );
     }
 
     private function look(string $what, string $place, int $step): void
     {
-        $this->checks[] = new Check($this->id($what, $place), $this->detail->id, $what, $place, $step, null, null, null);
+        $this->checks[] = new Check(
+            $this->id($what, $place),
+            $this->detail->id,
+            $what,
+            $place,
+            $step,
+            null,
+            null,
+            null,
+        );
     }
 
     private function figure(string $name): float
@@ -185,7 +260,11 @@ final class OpeningChecks
     {
         $largest = null;
         foreach ($piece->patches as $patch) {
-            if ($patch->facet === $facet && ($largest === null || $patch->rect->width() * $patch->rect->height() > $largest->width() * $largest->height())) {
+            if (
+                $patch->facet === $facet &&
+                ($largest === null ||
+                    $patch->rect->width() * $patch->rect->height() > $largest->width() * $largest->height())
+            ) {
                 $largest = $patch->rect;
             }
         }
@@ -204,6 +283,13 @@ final class OpeningChecks
         $on = array_values(array_filter($piece->patches, fn ($patch): bool => $patch->facet === 'face'));
         $r = array_map(fn ($patch): Rect => $patch->rect, $on);
 
-        return $r === [] ? null : new Rect(min(array_column($r, 'u0')), min(array_column($r, 'v0')), max(array_column($r, 'u1')), max(array_column($r, 'v1')));
+        return $r === []
+            ? null
+            : new Rect(
+                min(array_column($r, 'u0')),
+                min(array_column($r, 'v0')),
+                max(array_column($r, 'u1')),
+                max(array_column($r, 'v1')),
+            );
     }
 }

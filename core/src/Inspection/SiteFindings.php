@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Inspection;
 
 use Apron\Detail\Detail;
@@ -52,18 +54,33 @@ final class SiteFindings
         foreach ($standing as $id => $readings) {
             $verdict = Verdict::of(null, $readings);
             if ($verdict->severity !== null && $verdict->severity !== Severity::Pass) {
-                $findings[] = new Finding('site.check-gone', $verdict->severity, 'site/checks/'.$id, [
-                    'title' => $readings[0]->asked->title ?? (string) $id, 'count' => $verdict->count,
-                ], Source::computed('site record'));
+                $findings[] = new Finding(
+                    'site.check-gone',
+                    $verdict->severity,
+                    'site/checks/'.$id,
+                    [
+                        'title' => $readings[0]->asked->title ?? (string) $id,
+                        'count' => $verdict->count,
+                    ],
+                    Source::computed('site record'),
+                );
             }
         }
         foreach ($record->faults() as $fault) {
             if ($fault->state() !== 'closed') {
                 $code = $fault->state() === 'open' ? 'site.fault-open' : 'site.fault-repaired';
                 $severity = $fault->state() === 'open' ? $fault->severity : Severity::Caution;
-                $findings[] = new Finding($code, $severity, 'site/faults/'.$fault->raised->id, [
-                    'words' => $fault->raised->words ?? '', 'by' => $fault->raised->by, 'at' => substr($fault->raised->at, 0, 10),
-                ], Source::computed('site record'));
+                $findings[] = new Finding(
+                    $code,
+                    $severity,
+                    'site/faults/'.$fault->raised->id,
+                    [
+                        'words' => $fault->raised->words ?? '',
+                        'by' => $fault->raised->by,
+                        'at' => substr($fault->raised->at, 0, 10),
+                    ],
+                    Source::computed('site record'),
+                );
             }
         }
 
@@ -77,13 +94,21 @@ final class SiteFindings
         $subject = 'site/checks/'.$check->id;
         $figures = ['detail' => $title, 'what' => $check->what, 'place' => $check->place, 'count' => $verdict->count];
         // The worst of them, against what it was asked then.
-        $worst = array_values(array_filter($readings, fn (SiteEvent $r): bool => Verdict::judge($check, $r) === $severity));
+        $worst = array_values(
+            array_filter($readings, fn (SiteEvent $r): bool => Verdict::judge($check, $r) === $severity),
+        );
         usort($worst, fn (SiteEvent $a, SiteEvent $b): int => ($a->value ?? 0.0) <=> ($b->value ?? 0.0));
         $least = isset($worst[0]->asked) ? $worst[0]->asked->least : $check->least;
         $read = $worst[0]->value ?? null;
 
         return $least === null || $read === null
             ? new Finding('site.look-fails', $severity, $subject, $figures, Source::commonPractice())
-            : new Finding('site.reading-short', $severity, $subject, $figures + ['read_mm' => $read, 'least_mm' => $least, 'short_mm' => $least - $read], Source::computed('least lap of the detail'));
+            : new Finding(
+                'site.reading-short',
+                $severity,
+                $subject,
+                $figures + ['read_mm' => $read, 'least_mm' => $least, 'short_mm' => $least - $read],
+                Source::computed('least lap of the detail'),
+            );
     }
 }

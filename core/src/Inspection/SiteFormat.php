@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Inspection;
 
 use Apron\Json\FileRefused;
@@ -12,7 +14,24 @@ use Apron\Rules\Severity;
 final class SiteFormat
 {
     private const KEYS = [
-        'id', 'kind', 'visit', 'at', 'by', 'account', 'check', 'value_mm', 'typed', 'holds', 'instrument', 'supersedes', 'fault', 'severity', 'words', 'passes', 'photographs', 'asked',
+        'id',
+        'kind',
+        'visit',
+        'at',
+        'by',
+        'account',
+        'check',
+        'value_mm',
+        'typed',
+        'holds',
+        'instrument',
+        'supersedes',
+        'fault',
+        'severity',
+        'words',
+        'passes',
+        'photographs',
+        'asked',
     ];
 
     /** Nothing was seen on a site before there were sites to write it down, nor will be for a while. */
@@ -32,7 +51,10 @@ final class SiteFormat
         $kinds = array_map(fn (SiteEvent $event): EventKind => $event->kind, $events);
         foreach ($list?->items() ?? [] as $row) {
             $event = $events[$row->named()] ?? null;
-            if ($event !== null && $rows->one('site', $row, fn () => self::demandReferences($row, $event, $kinds)) === null) {
+            if (
+                $event !== null &&
+                $rows->one('site', $row, fn () => self::demandReferences($row, $event, $kinds)) === null
+            ) {
                 unset($events[$event->id]);
             }
         }
@@ -78,7 +100,10 @@ final class SiteFormat
             severity: $node->optional('severity')?->oneOf(Severity::class),
             words: $node->optional('words')?->text(2000),
             passes: $node->optional('passes')?->boolean(),
-            photographs: array_map(self::digest(...), $node->optional('photographs')?->items($kind === EventKind::Photograph ? 1 : 0, 40) ?? []),
+            photographs: array_map(
+                self::digest(...),
+                $node->optional('photographs')?->items($kind === EventKind::Photograph ? 1 : 0, 40) ?? [],
+            ),
             asked: self::asked($node->optional('asked')),
         );
     }
@@ -91,14 +116,21 @@ final class SiteFormat
     public static function written(mixed $row): ?SiteEvent
     {
         $kind = is_array($row) && is_string($row['kind'] ?? null) ? EventKind::tryFrom($row['kind']) : null;
-        if ($kind === null || ! is_string($row['id'] ?? null) || ! is_string($row['at'] ?? null) || ! is_string($row['by'] ?? null)) {
+        if (
+            $kind === null ||
+            ! is_string($row['id'] ?? null) ||
+            ! is_string($row['at'] ?? null) ||
+            ! is_string($row['by'] ?? null)
+        ) {
             return null;
         }
         $text = fn (string $key): ?string => is_string($row[$key] ?? null) ? $row[$key] : null;
         $truth = fn (string $key): ?bool => is_bool($row[$key] ?? null) ? $row[$key] : null;
         $number = fn (mixed $value): ?float => is_int($value) || is_float($value) ? (float) $value : null;
         $asked = is_array($row['asked'] ?? null) ? $row['asked'] : null;
-        $photographs = is_array($row['photographs'] ?? null) ? array_values(array_filter($row['photographs'], is_string(...))) : [];
+        $photographs = is_array($row['photographs'] ?? null)
+            ? array_values(array_filter($row['photographs'], is_string(...)))
+            : [];
 
         return new SiteEvent(
             id: $row['id'],
@@ -118,8 +150,14 @@ final class SiteFormat
             words: $text('words'),
             passes: $truth('passes'),
             photographs: $photographs,
-            asked: $asked === null || ! is_string($asked['title'] ?? null) || ! is_string($asked['edition'] ?? null) ? null
-                : new Asked($asked['title'], $number($asked['least_mm'] ?? null), $number($asked['drawn_mm'] ?? null), $asked['edition']),
+            asked: $asked === null || ! is_string($asked['title'] ?? null) || ! is_string($asked['edition'] ?? null)
+                ? null
+                : new Asked(
+                    $asked['title'],
+                    $number($asked['least_mm'] ?? null),
+                    $number($asked['drawn_mm'] ?? null),
+                    $asked['edition'],
+                ),
         );
     }
 
@@ -152,18 +190,25 @@ final class SiteFormat
     {
         $node?->object(['title', 'least_mm', 'drawn_mm', 'edition'], ['title', 'edition']);
 
-        return $node === null ? null : new Asked(
-            $node->get('title')->text(400),
-            $node->optional('least_mm')?->between(0, 100000, 'mm'),
-            $node->optional('drawn_mm')?->between(0, 100000, 'mm'),
-            $node->get('edition')->text(),
-        );
+        return $node === null
+            ? null
+            : new Asked(
+                $node->get('title')->text(400),
+                $node->optional('least_mm')?->between(0, 100000, 'mm'),
+                $node->optional('drawn_mm')?->between(0, 100000, 'mm'),
+                $node->get('edition')->text(),
+            );
     }
 
     /** @return array<string, mixed> */
     public static function writeAsked(Asked $asked): array
     {
-        return Written::without(['title' => $asked->title, 'least_mm' => $asked->least, 'drawn_mm' => $asked->drawn, 'edition' => $asked->edition]);
+        return Written::without([
+            'title' => $asked->title,
+            'least_mm' => $asked->least,
+            'drawn_mm' => $asked->drawn,
+            'edition' => $asked->edition,
+        ]);
     }
 
     /** @param  array<string, EventKind>  $kinds by id */
@@ -185,7 +230,10 @@ final class SiteFormat
     public static function instant(Node $node): string
     {
         $text = $node->text(40);
-        if (preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d{1,12})?Z$/D', $text) !== 1 || strtotime($text) === false) {
+        if (
+            preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d{1,12})?Z$/D', $text) !== 1 ||
+            strtotime($text) === false
+        ) {
             $node->refuse('a time in UTC such as 2026-03-04T09:30:00Z');
         }
         if ((int) $text < self::YEARS[0] || (int) $text > self::YEARS[1]) {
@@ -199,6 +247,8 @@ final class SiteFormat
     {
         $text = $node->text(64);
 
-        return preg_match('/^[0-9a-f]{64}$/D', $text) === 1 ? $text : $node->refuse('a SHA-256 digest, 64 hexadecimal digits');
+        return preg_match('/^[0-9a-f]{64}$/D', $text) === 1
+            ? $text
+            : $node->refuse('a SHA-256 digest, 64 hexadecimal digits');
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Inspection;
 
 use Apron\Rules\Severity;
@@ -54,10 +56,24 @@ final class SiteRecord
         foreach ($this->events as $event) {
             $id = $event->fault ?? $event->id;
             match ($event->kind) {
-                EventKind::FaultRaised => $faults[$event->id] = new Fault($event, $event->severity ?? Severity::Caution, null, null),
+                EventKind::FaultRaised => ($faults[$event->id] = new Fault(
+                    $event,
+                    $event->severity ?? Severity::Caution,
+                    null,
+                    null,
+                )),
                 // A new repair waits for a new look.
-                EventKind::FaultRepaired => isset($faults[$id]) ? $faults[$id] = new Fault($faults[$id]->raised, $faults[$id]->severity, $event, null) : null,
-                EventKind::FaultReinspected => isset($faults[$id]) ? $faults[$id] = new Fault($faults[$id]->raised, $faults[$id]->severity, $faults[$id]->repaired, $event) : null,
+                EventKind::FaultRepaired => isset($faults[$id])
+                    ? ($faults[$id] = new Fault($faults[$id]->raised, $faults[$id]->severity, $event, null))
+                    : null,
+                EventKind::FaultReinspected => isset($faults[$id])
+                    ? ($faults[$id] = new Fault(
+                        $faults[$id]->raised,
+                        $faults[$id]->severity,
+                        $faults[$id]->repaired,
+                        $event,
+                    ))
+                    : null,
                 default => null,
             };
         }

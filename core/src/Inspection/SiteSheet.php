@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Inspection;
 
 /**
@@ -12,7 +14,16 @@ final class SiteSheet
     /** @param  AskingCheck  $told  as CheckFormat tells it */
     public static function asCheck(array $told): Check
     {
-        return new Check($told['id'], $told['detail'], $told['what'], $told['place'], $told['step'], $told['drawn_mm'], $told['least_mm'], null);
+        return new Check(
+            $told['id'],
+            $told['detail'],
+            $told['what'],
+            $told['place'],
+            $told['step'],
+            $told['drawn_mm'],
+            $told['least_mm'],
+            null,
+        );
     }
 
     /**
@@ -24,7 +35,9 @@ final class SiteSheet
     {
         $record = new SiteRecord($events);
         $write = fn (SiteEvent $event): array => SiteFormat::write($event);
-        $ofKind = fn (EventKind $kind): array => array_values(array_map($write, array_filter($record->events, fn (SiteEvent $e): bool => $e->kind === $kind)));
+        $ofKind = fn (EventKind $kind): array => array_values(
+            array_map($write, array_filter($record->events, fn (SiteEvent $e): bool => $e->kind === $kind)),
+        );
         $standing = $record->byCheck();
         $orphans = array_diff_key($standing, array_column($checks, null, 'id'));
 
@@ -32,19 +45,32 @@ final class SiteSheet
             'visits' => $ofKind(EventKind::Visit),
             'checks' => array_map(fn (array $told): array => self::check($told, $standing[$told['id']] ?? []), $checks),
             'photographs' => $ofKind(EventKind::Photograph),
-            'faults' => array_map(fn (Fault $fault): array => [
-                'id' => $fault->raised->id,
-                'state' => $fault->state(),
-                'severity' => $fault->severity->value,
-                'raised' => $write($fault->raised),
-                'repaired' => $fault->repaired === null ? null : $write($fault->repaired),
-                'reinspected' => $fault->reinspected === null ? null : $write($fault->reinspected),
-            ], $record->faults()),
-            'orphans' => array_map(fn (string|int $check, array $readings): array => [
-                'check' => (string) $check,
-                'title' => $readings[0]->asked->title ?? (string) $check,
-                'readings' => array_map(fn (SiteEvent $r): array => SiteFormat::write($r) + ['severity_of' => Verdict::judge(null, $r)->value, 'today' => null], $readings),
-            ], array_keys($orphans), $orphans),
+            'faults' => array_map(
+                fn (Fault $fault): array => [
+                    'id' => $fault->raised->id,
+                    'state' => $fault->state(),
+                    'severity' => $fault->severity->value,
+                    'raised' => $write($fault->raised),
+                    'repaired' => $fault->repaired === null ? null : $write($fault->repaired),
+                    'reinspected' => $fault->reinspected === null ? null : $write($fault->reinspected),
+                ],
+                $record->faults(),
+            ),
+            'orphans' => array_map(
+                fn (string|int $check, array $readings): array => [
+                    'check' => (string) $check,
+                    'title' => $readings[0]->asked->title ?? (string) $check,
+                    'readings' => array_map(
+                        fn (SiteEvent $r): array => SiteFormat::write($r) + [
+                            'severity_of' => Verdict::judge(null, $r)->value,
+                            'today' => null,
+                        ],
+                        $readings,
+                    ),
+                ],
+                array_keys($orphans),
+                $orphans,
+            ),
         ];
     }
 
@@ -63,9 +89,18 @@ final class SiteSheet
             'readings' => array_map(function (SiteEvent $r) use ($check): array {
                 [$then, $today] = [Verdict::judge($check, $r), Verdict::today($check, $r)];
 
-                return SiteFormat::write($r) + ['severity_of' => $then->value, 'today' => $today === $then ? null : $today->value];
+                return SiteFormat::write($r) + [
+                    'severity_of' => $then->value,
+                    'today' => $today === $then ? null : $today->value,
+                ];
             }, $readings),
-            'verdict' => ['severity' => $verdict->severity?->value, 'count' => $verdict->count, 'least_mm' => $verdict->least, 'mean_mm' => $verdict->mean, 'out' => $verdict->out],
+            'verdict' => [
+                'severity' => $verdict->severity?->value,
+                'count' => $verdict->count,
+                'least_mm' => $verdict->least,
+                'mean_mm' => $verdict->mean,
+                'out' => $verdict->out,
+            ],
         ];
     }
 }

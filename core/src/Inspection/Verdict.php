@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Inspection;
 
 use Apron\Rules\Severity;
@@ -30,11 +32,26 @@ final readonly class Verdict
             return new self(null, 0, null, null, 0.0);
         }
         $severities = array_map(fn (SiteEvent $reading): Severity => self::judge($check, $reading), $readings);
-        $worst = array_reduce($severities, fn (Severity $a, Severity $b): Severity => $b->rank() < $a->rank() ? $b : $a, Severity::Pass);
-        $values = array_values(array_filter(array_map(fn (SiteEvent $r): ?float => $r->value, $readings), fn (?float $v): bool => $v !== null));
+        $worst = array_reduce(
+            $severities,
+            fn (Severity $a, Severity $b): Severity => $b->rank() < $a->rank() ? $b : $a,
+            Severity::Pass,
+        );
+        $values = array_values(
+            array_filter(
+                array_map(fn (SiteEvent $r): ?float => $r->value, $readings),
+                fn (?float $v): bool => $v !== null,
+            ),
+        );
         $out = count(array_filter($severities, fn (Severity $s): bool => $s !== Severity::Pass)) / count($readings);
 
-        return new self($worst, count($readings), $values === [] ? null : min($values), $values === [] ? null : array_sum($values) / count($values), $out);
+        return new self(
+            $worst,
+            count($readings),
+            $values === [] ? null : min($values),
+            $values === [] ? null : array_sum($values) / count($values),
+            $out,
+        );
     }
 
     /** By what was asked when it was read; where an earlier version did not note that, by what is asked now. */
@@ -49,18 +66,15 @@ final readonly class Verdict
         return self::against($check->least, $reading);
     }
 
-    /** At the least or more passes; half of it or more is a caution; below that it fails. A look holds or fails. */
+    /** A look holds or fails. */
     private static function against(?float $least, SiteEvent $reading): Severity
     {
         if ($least === null) {
-            return $reading->holds === true || ($reading->holds === null && $reading->value !== null) ? Severity::Pass : Severity::Fail;
+            return $reading->holds === true || ($reading->holds === null && $reading->value !== null)
+                ? Severity::Pass
+                : Severity::Fail;
         }
 
-        return match (true) {
-            $reading->value === null => Severity::Fail,
-            $reading->value >= $least => Severity::Pass,
-            $reading->value >= $least / 2 => Severity::Caution,
-            default => Severity::Fail,
-        };
+        return $reading->value === null ? Severity::Fail : Severity::ofLeast($reading->value, $least);
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Json;
 
 /** The catalogues, figures and words that ship with the core, each file read from one place. */

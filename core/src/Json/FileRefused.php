@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Json;
 
 /** A project file that cannot be used: where (a JSON pointer), what stands there, and what would be right. */
@@ -10,6 +12,8 @@ final class FileRefused extends \RuntimeException
         public readonly string $value,
         public readonly string $expected,
     ) {
-        parent::__construct(sprintf("at %s: %s\n  expected %s", $pointer === '' ? '/ (the whole file)' : $pointer, $value, $expected));
+        parent::__construct(
+            sprintf("at %s: %s\n  expected %s", $pointer === '' ? '/ (the whole file)' : $pointer, $value, $expected),
+        );
     }
 }

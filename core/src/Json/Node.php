@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Json;
 
 /** One value of a JSON document and where it stands: reads it as what it should be, or refuses it with its place. */
@@ -32,9 +34,16 @@ final readonly class Node
     public static function of(array|\stdClass $value, string $pointer = ''): self
     {
         try {
-            return new self(json_decode(json_encode($value, JSON_THROW_ON_ERROR), false, self::DEEPEST, JSON_THROW_ON_ERROR), $pointer);
+            return new self(
+                json_decode(json_encode($value, JSON_THROW_ON_ERROR), false, self::DEEPEST, JSON_THROW_ON_ERROR),
+                $pointer,
+            );
         } catch (\JsonException $e) {
-            throw new FileRefused($pointer, lcfirst($e->getMessage()), 'finite numbers, text in UTF-8, and no more than '.self::DEEPEST.' levels');
+            throw new FileRefused(
+                $pointer,
+                lcfirst($e->getMessage()),
+                'finite numbers, text in UTF-8, and no more than '.self::DEEPEST.' levels',
+            );
         }
     }
 
@@ -55,7 +64,7 @@ final readonly class Node
      */
     public function object(array $known, array $required = []): self
     {
-        if (! $this->value instanceof \stdClass) {
+        if (! ($this->value instanceof \stdClass)) {
             $this->refuse('an object');
         }
         foreach (array_keys(get_object_vars($this->value)) as $key) {
@@ -75,7 +84,7 @@ final readonly class Node
     /** @return array<string, self> every key of an object whose keys are names */
     public function entries(): array
     {
-        if (! $this->value instanceof \stdClass) {
+        if (! ($this->value instanceof \stdClass)) {
             $this->refuse('an object');
         }
         $entries = [];
@@ -88,7 +97,9 @@ final readonly class Node
 
     public function has(string $key): bool
     {
-        return $this->value instanceof \stdClass && property_exists($this->value, $key) && $this->value->{$key} !== null;
+        return $this->value instanceof \stdClass &&
+            property_exists($this->value, $key) &&
+            $this->value->{$key} !== null;
     }
 
     public function get(string $key): self
@@ -119,7 +130,14 @@ final readonly class Node
         }
         $count = count($this->value);
         if ($count < $least || $count > $most) {
-            $this->refuse($least === $most ? "a list of exactly $least" : ($most === PHP_INT_MAX ? "a list of at least $least" : "a list of $least to $most"), "a list of $count");
+            $this->refuse(
+                $least === $most
+                    ? "a list of exactly $least"
+                    : ($most === PHP_INT_MAX
+                        ? "a list of at least $least"
+                        : "a list of $least to $most"),
+                "a list of $count",
+            );
         }
         $items = [];
         foreach (array_values($this->value) as $i => $item) {
@@ -206,7 +224,10 @@ final readonly class Node
      */
     public function with(array $said): self
     {
-        return new self((object) ($said + ($this->value instanceof \stdClass ? get_object_vars($this->value) : [])), $this->pointer);
+        return new self(
+            (object) ($said + ($this->value instanceof \stdClass ? get_object_vars($this->value) : [])),
+            $this->pointer,
+        );
     }
 
     /** Above zero: from the least to the most that there is in the trade. */
@@ -243,7 +264,10 @@ final readonly class Node
     {
         $case = is_string($this->value) ? $enum::tryFrom($this->value) : null;
 
-        return $case ?? $this->refuse('one of '.implode(', ', array_map(fn (\BackedEnum $c): string => (string) $c->value, $enum::cases())));
+        return $case ??
+            $this->refuse(
+                'one of '.implode(', ', array_map(fn (\BackedEnum $c): string => (string) $c->value, $enum::cases())),
+            );
     }
 
     /** @param  list<string>  $words */
@@ -263,7 +287,7 @@ final readonly class Node
 
     private function child(string $key): self
     {
-        $value = $this->value instanceof \stdClass ? ($this->value->{$key} ?? null) : null;
+        $value = $this->value instanceof \stdClass ? $this->value->{$key} ?? null : null;
 
         return new self($value, $this->pointer.'/'.strtr($key, ['~' => '~0', '/' => '~1']));
     }
@@ -275,7 +299,12 @@ final readonly class Node
             $this->value instanceof \stdClass => 'an object',
             is_array($this->value) => 'a list of '.count($this->value),
             is_float($this->value) && ! is_finite($this->value) => 'a number too large to hold',
-            default => mb_strimwidth(json_encode($this->value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR), 0, 80, '…'),
+            default => mb_strimwidth(
+                json_encode($this->value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR),
+                0,
+                80,
+                '…',
+            ),
         };
     }
 

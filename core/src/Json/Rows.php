@@ -1,8 +1,13 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Json;
 
-/** How the rows of a list are read: a file as a whole, so that one bad row refuses it, or what is stored, so that it is set aside. */
+/**
+ * How the rows of a list are read: a file as a whole, so that one bad row refuses it, or what is stored, so that it is
+ * set aside.
+ */
 final class Rows
 {
     /** @var list<Broken> */
@@ -83,7 +88,9 @@ final class Rows
             $row = $this->one($section, $node, function () use ($node, $read, $rows, $beside) {
                 $row = $read($node);
                 if (isset($rows[$row->id]) || isset($beside[$row->id])) {
-                    $node->get('id')->refuse('an id that no other in this list has'.($beside === [] ? '' : ', nor a detail'));
+                    $node
+                        ->get('id')
+                        ->refuse('an id that no other in this list has'.($beside === [] ? '' : ', nor a detail'));
                 }
 
                 return $row;

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Json;
 
 /** How a document is written: the same content gives the same bytes. */
@@ -23,8 +25,15 @@ final class Written
      */
     public static function json(array $document): string
     {
-        $text = json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+        $text = json_encode(
+            $document,
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+        );
 
-        return preg_replace_callback('/^ +/m', fn (array $m): string => str_repeat(' ', intdiv(strlen($m[0]), 2)), $text)."\n";
+        return preg_replace_callback(
+            '/^ +/m',
+            fn (array $m): string => str_repeat(' ', intdiv(strlen($m[0]), 2)),
+            $text,
+        )."\n";
     }
 }

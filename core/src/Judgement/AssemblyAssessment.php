@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Judgement;
 
 use Apron\Assembly\Assembly;
@@ -63,7 +65,10 @@ final class AssemblyAssessment implements Assessed
         $this->heat = new ThermalResistance($assembly);
         $this->path = new Path($this->heat);
         $this->airPath = new AirPath($assembly, $this->heat);
-        $this->climate = $brief->climate === null || $assembly->soil === null ? $brief->climate : $assembly->soil->months($brief->climate);
+        $this->climate =
+            $brief->climate === null || $assembly->soil === null
+                ? $brief->climate
+                : $assembly->soil->months($brief->climate);
         $this->indoors = $assembly->indoors ?? $brief->indoors;
         $this->profiles = $this->profiles($assembly->soil === null ? $brief->conditions : []);
         [$climate, $indoors] = [$this->climate, $this->indoors];
@@ -83,7 +88,11 @@ final class AssemblyAssessment implements Assessed
             $findings = [...$findings, ...$moisture->ofProfile($this->assembly, $profile)];
         }
         if ($this->year !== null && $this->surface !== null) {
-            $findings = [...$findings, ...$moisture->ofYear($this->assembly, $this->year), ...$moisture->ofSurface($this->assembly, $this->surface)];
+            $findings = [
+                ...$findings,
+                ...$moisture->ofYear($this->assembly, $this->year),
+                ...$moisture->ofSurface($this->assembly, $this->surface),
+            ];
         }
 
         return [...$findings, ...(new PracticeFindings($this, $this->schools))->all(), ...$this->recalled()];
@@ -105,7 +114,9 @@ final class AssemblyAssessment implements Assessed
             'bridges_add_u_w_m2k' => $this->heat->bridgesAddU,
             'u_overall_w_m2k' => $this->heat->overallU(),
             'r_effective_m2k_w' => $this->heat->overallU() === null ? null : 1 / $this->heat->overallU(),
-            'lost_pct' => $this->heat->overallU() === null ? null : 100 * (1 - 1 / ($this->heat->overallU() * $this->heat->mainPath)),
+            'lost_pct' => $this->heat->overallU() === null
+                    ? null
+                    : 100 * (1 - 1 / ($this->heat->overallU() * $this->heat->mainPath)),
             'bridges' => $this->heat->costs(),
             'films' => $this->assembly->films->value,
             'condensing_plane' => $this->airPath->interface,
@@ -137,12 +148,23 @@ final class AssemblyAssessment implements Assessed
         if ($this->climate !== null && $this->indoors !== null) {
             $outdoors = $this->climate->months[$this->climate->coldest()];
             $air = $this->indoors->during($this->climate->coldest(), $outdoors);
-            $profiles[] = new Profile($this->path, 'coldest month', $air['celsius'], $air['pressure'], $outdoors->celsius, $outdoors->vapourPressure());
+            $profiles[] = new Profile(
+                $this->path,
+                'coldest month',
+                $air['celsius'],
+                $air['pressure'],
+                $outdoors->celsius,
+                $outdoors->vapourPressure(),
+            );
         }
         foreach ($conditions as $condition) {
             $profiles[] = new Profile(
-                $this->path, $condition->name, $condition->indoors->celsius, $condition->indoors->vapourPressure(),
-                $condition->outdoors->celsius, $condition->outdoors->vapourPressure(),
+                $this->path,
+                $condition->name,
+                $condition->indoors->celsius,
+                $condition->indoors->vapourPressure(),
+                $condition->outdoors->celsius,
+                $condition->outdoors->vapourPressure(),
             );
         }
 
@@ -158,13 +180,29 @@ final class AssemblyAssessment implements Assessed
         $wetted = null;
         foreach ($layers as $i => $layer) {
             // Behind solid masonry there is no cladding for it to get past: the masonry soaks it up.
-            $wetted = $layer->thicknessMm > self::SOLID_MM && $rules->lists('reservoir_families', $layer->material->family) ? null : $wetted;
-            $wetted = $this->assembly->kind === AssemblyKind::Wall && $rules->lists('harmed_by_water_families', $layer->material->family) ? $i : $wetted;
+            $wetted =
+                $layer->thicknessMm > self::SOLID_MM && $rules->lists('reservoir_families', $layer->material->family)
+                    ? null
+                    : $wetted;
+            $wetted =
+                $this->assembly->kind === AssemblyKind::Wall &&
+                $rules->lists('harmed_by_water_families', $layer->material->family)
+                    ? $i
+                    : $wetted;
         }
         $drying = [];
         foreach ($layers as $i => $layer) {
             if ($rules->lists('holds_water_families', $layer->material->family)) {
-                $drying[] = new Drying($this->path, $i, $layer, $climate, $indoors, $i === $wetted && $this->assembly->soil === null ? ($this->assembly->exposure ?? new Exposure) : null);
+                $drying[] = new Drying(
+                    $this->path,
+                    $i,
+                    $layer,
+                    $climate,
+                    $indoors,
+                    $i === $wetted && $this->assembly->soil === null
+                        ? $this->assembly->exposure ?? new Exposure
+                        : null,
+                );
             }
         }
 
@@ -195,7 +233,11 @@ final class AssemblyAssessment implements Assessed
         foreach ($this->assembly->reckonedLayers() as $layer) {
             if ($layer->framing !== null) {
                 $subject = "assemblies/{$this->assembly->id}/layers/{$layer->id}";
-                $figures = ['ratio' => $this->heat->upperLimit / $this->heat->lowerLimit, 'most' => ThermalResistance::WIDEST_RATIO, 'framing' => $layer->framing->material->name];
+                $figures = [
+                    'ratio' => $this->heat->upperLimit / $this->heat->lowerLimit,
+                    'most' => ThermalResistance::WIDEST_RATIO,
+                    'framing' => $layer->framing->material->name,
+                ];
                 $method = $this->heat->method === null ? null : MetalFraming::tryFrom($this->heat->method);
                 $combined = Source::published('ISO 6946:2017, 6.7.2.1');
                 if ($method === null) {
@@ -203,9 +245,17 @@ final class AssemblyAssessment implements Assessed
                 }
                 $figures += ['method' => $method->value, 'r_m2k_w' => (float) $this->heat->total()];
 
-                return [$this->heat->methodChosen()
-                    ? new Finding('heat.metal-method', Severity::Note, $subject, $figures, Source::of(SourceKind::FromMemory, MetalFraming::SOURCES[$method->value]))
-                    : new Finding('heat.method-out-of-range', Severity::Fail, $subject, $figures, $combined)];
+                return [
+                    $this->heat->methodChosen()
+                        ? new Finding(
+                            'heat.metal-method',
+                            Severity::Note,
+                            $subject,
+                            $figures,
+                            Source::of(SourceKind::FromMemory, MetalFraming::SOURCES[$method->value]),
+                        )
+                        : new Finding('heat.method-out-of-range', Severity::Fail, $subject, $figures, $combined),
+                ];
             }
         }
         throw new \LogicException('limits differ without framing');
@@ -214,10 +264,24 @@ final class AssemblyAssessment implements Assessed
     /** @return list<Finding> */
     private function recalled(): array
     {
-        $recalled = array_filter($this->assembly->layers, fn (Layer $layer): bool => $layer->material->source->kind === SourceKind::FromMemory);
+        $recalled = array_filter(
+            $this->assembly->layers,
+            fn (Layer $layer): bool => $layer->material->source->kind === SourceKind::FromMemory,
+        );
 
-        return $recalled === [] ? [] : [new Finding('material.from-memory', Severity::Note, 'assemblies/'.$this->assembly->id, [
-            'count' => count($recalled), 'of' => count($this->assembly->layers),
-        ], Source::of(SourceKind::FromMemory, 'catalogue of generic materials'))];
+        return $recalled === []
+            ? []
+            : [
+                new Finding(
+                    'material.from-memory',
+                    Severity::Note,
+                    'assemblies/'.$this->assembly->id,
+                    [
+                        'count' => count($recalled),
+                        'of' => count($this->assembly->layers),
+                    ],
+                    Source::of(SourceKind::FromMemory, 'catalogue of generic materials'),
+                ),
+            ];
     }
 }

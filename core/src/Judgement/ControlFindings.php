@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Judgement;
 
 use Apron\Assembly\Assembly;
@@ -34,13 +36,30 @@ final class ControlFindings
         foreach (Control::cases() as $control) {
             $layers = $carriers[$control->value] ?? [];
             if ($layers === []) {
-                $findings[] = new Finding('control.missing', Severity::Caution, $subject, ['control' => $control->value], Source::commonPractice(), $control->value);
+                $findings[] = new Finding(
+                    'control.missing',
+                    Severity::Caution,
+                    $subject,
+                    ['control' => $control->value],
+                    Source::commonPractice(),
+                    $control->value,
+                );
             }
-            // Insulation in two layers is ordinary; a second water, air or vapour layer is a choice to be made knowingly.
+            // Insulation in two layers is ordinary; a second water, air or vapour layer is a choice to be made
+            // knowingly.
             if (count($layers) > 1 && $control !== Control::Heat) {
-                $findings[] = new Finding('control.doubled', $control === Control::Vapour ? Severity::Caution : Severity::Note, $subject, [
-                    'control' => $control->value, 'first' => $layers[0]->material->name, 'second' => $layers[count($layers) - 1]->material->name,
-                ], Source::commonPractice(), $control->value);
+                $findings[] = new Finding(
+                    'control.doubled',
+                    $control === Control::Vapour ? Severity::Caution : Severity::Note,
+                    $subject,
+                    [
+                        'control' => $control->value,
+                        'first' => $layers[0]->material->name,
+                        'second' => $layers[count($layers) - 1]->material->name,
+                    ],
+                    Source::commonPractice(),
+                    $control->value,
+                );
             }
             foreach ($layers as $layer) {
                 $findings = [...$findings, ...$this->contradiction($control, $layer, $assembly)];
@@ -63,27 +82,61 @@ final class ControlFindings
             case Control::Vapour:
                 $most = $this->rules->figure('vapour_permeance_most_ng_pa_s_m2');
 
-                return $layer->permeance() <= $most ? [] : [new Finding('control.vapour-too-open', Severity::Fail, $subject, $name + [
-                    'permeance_ng_pa_s_m2' => $layer->permeance(), 'most_ng_pa_s_m2' => $most,
-                ], $this->rules->source('vapour_permeance_most_ng_pa_s_m2'))];
+                return $layer->permeance() <= $most
+                    ? []
+                    : [
+                        new Finding(
+                            'control.vapour-too-open',
+                            Severity::Fail,
+                            $subject,
+                            $name + [
+                                'permeance_ng_pa_s_m2' => $layer->permeance(),
+                                'most_ng_pa_s_m2' => $most,
+                            ],
+                            $this->rules->source('vapour_permeance_most_ng_pa_s_m2'),
+                        ),
+                    ];
             case Control::Air:
                 $most = $this->rules->figure('air_permeance_most_l_s_m2');
                 if ($material->airPermeance === null) {
                     return [new Finding('control.air-unknown', Severity::Note, $subject, $name, $material->source)];
                 }
 
-                return $material->airPermeance <= $most ? [] : [new Finding('control.air-too-leaky', Severity::Fail, $subject, $name + [
-                    'leakage_l_s_m2' => $material->airPermeance, 'most_l_s_m2' => $most,
-                ], $this->rules->source('air_permeance_most_l_s_m2'))];
+                return $material->airPermeance <= $most
+                    ? []
+                    : [
+                        new Finding(
+                            'control.air-too-leaky',
+                            Severity::Fail,
+                            $subject,
+                            $name + [
+                                'leakage_l_s_m2' => $material->airPermeance,
+                                'most_l_s_m2' => $most,
+                            ],
+                            $this->rules->source('air_permeance_most_l_s_m2'),
+                        ),
+                    ];
             case Control::Water:
-                return $material->shedsWater === false ? [new Finding('control.water-soaks', Severity::Fail, $subject, $name, $material->source)] : [];
+                return $material->shedsWater === false
+                    ? [new Finding('control.water-soaks', Severity::Fail, $subject, $name, $material->source)]
+                    : [];
             case Control::Heat:
                 $most = $this->rules->figure('heat_conductivity_most_w_mk');
                 $conductivity = $material->conductivity;
 
-                return $conductivity === null || $conductivity > $most ? [new Finding('control.heat-no-insulation', Severity::Caution, $subject, $name + [
-                    'resistance_m2k_w' => $layer->resistance($assembly->heatFlow()),
-                ], $this->rules->source('heat_conductivity_most_w_mk'))] : [];
+                return $conductivity === null || $conductivity > $most
+                    ? [
+                        new Finding(
+                            'control.heat-no-insulation',
+                            Severity::Caution,
+                            $subject,
+                            $name + [
+                                'resistance_m2k_w' => $layer->resistance($assembly->heatFlow()),
+                            ],
+                            $this->rules->source('heat_conductivity_most_w_mk'),
+                        ),
+                    ]
+                    : [];
         }
     }
 }

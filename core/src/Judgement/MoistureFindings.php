@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Judgement;
 
 use Apron\Assembly\Assembly;
@@ -31,16 +33,34 @@ final class MoistureFindings
         $subject = 'assemblies/'.$assembly->id;
         $findings = [];
         if ($profile->surfaceWet) {
-            $findings[] = new Finding('surface.wet', Severity::Fail, $subject, [
-                'condition' => $profile->name, 'surface_c' => $profile->temperatures[0], 'dew_point_c' => Air::dewPoint($profile->indoorPressure),
-            ], Source::computed(self::STEADY), $profile->name);
+            $findings[] = new Finding(
+                'surface.wet',
+                Severity::Fail,
+                $subject,
+                [
+                    'condition' => $profile->name,
+                    'surface_c' => $profile->temperatures[0],
+                    'dew_point_c' => Air::dewPoint($profile->indoorPressure),
+                ],
+                Source::computed(self::STEADY),
+                $profile->name,
+            );
         }
         if ($profile->condensation !== []) {
             $node = (int) array_search(max($profile->condensation), $profile->condensation, true);
             [$suffix, $place] = $this->place($assembly, $profile->path, $node);
-            $findings[] = new Finding("steady.condenses.$suffix", Severity::Note, $subject, $place + [
-                'condition' => $profile->name, 'rate_g_m2_h' => $profile->totalRate(), 'outdoor_c' => $profile->outdoors,
-            ], Source::computed(self::STEADY), $profile->name);
+            $findings[] = new Finding(
+                "steady.condenses.$suffix",
+                Severity::Note,
+                $subject,
+                $place + [
+                    'condition' => $profile->name,
+                    'rate_g_m2_h' => $profile->totalRate(),
+                    'outdoor_c' => $profile->outdoors,
+                ],
+                Source::computed(self::STEADY),
+                $profile->name,
+            );
         }
 
         return $findings;
@@ -54,9 +74,22 @@ final class MoistureFindings
         $verdict = $year->verdict();
         $wettest = $year->wettest();
         $water = $this->waterLayer($assembly);
-        if ($assembly->soil !== null && $wettest !== null && $water !== null && $year->path->layer[$wettest] >= $water) {
+        if (
+            $assembly->soil !== null &&
+            $wettest !== null &&
+            $water !== null &&
+            $year->path->layer[$wettest] >= $water
+        ) {
             // Outside of the waterproofing the ground keeps everything damp, and what stands there is made for it.
-            return [new Finding('year.damp-ground', Severity::Note, $subject, ['water' => $assembly->layers[$water]->material->name], $source)];
+            return [
+                new Finding(
+                    'year.damp-ground',
+                    Severity::Note,
+                    $subject,
+                    ['water' => $assembly->layers[$water]->material->name],
+                    $source,
+                ),
+            ];
         }
         if ($verdict === 'dry' || $wettest === null) {
             return [new Finding('year.dry', Severity::Pass, $subject, [], $source)];
@@ -69,7 +102,9 @@ final class MoistureFindings
         }
         $runs = $peak > $this->rules->figure('runoff_g_m2');
 
-        return [new Finding("year.dries.$suffix", $runs ? Severity::Caution : Severity::Note, $subject, $figures, $source)];
+        return [
+            new Finding("year.dries.$suffix", $runs ? Severity::Caution : Severity::Note, $subject, $figures, $source),
+        ];
     }
 
     /** @return list<Finding> */
@@ -78,17 +113,34 @@ final class MoistureFindings
         if ($surface->factor === null || $surface->leastForMould === null) {
             return [];
         }
-        $figures = ['frsi' => $surface->factor, 'least' => $surface->leastForMould, 'month' => (int) $surface->criticalMonth + 1];
+        $figures = [
+            'frsi' => $surface->factor,
+            'least' => $surface->leastForMould,
+            'month' => (int) $surface->criticalMonth + 1,
+        ];
         if ($surface->leastForMould >= 1) {
             // No wall is warmer than its room: where the room itself is that damp, insulation is no cure.
-            return [new Finding('surface.room-damp', Severity::Caution, 'assemblies/'.$assembly->id, $figures, Source::published('ISO 13788:2012, clause 5'))];
+            return [
+                new Finding(
+                    'surface.room-damp',
+                    Severity::Caution,
+                    'assemblies/'.$assembly->id,
+                    $figures,
+                    Source::published('ISO 13788:2012, clause 5'),
+                ),
+            ];
         }
         $mould = $surface->factor < $surface->leastForMould;
 
-        return [new Finding(
-            $mould ? 'surface.mould' : 'surface.no-mould', $mould ? Severity::Fail : Severity::Pass,
-            'assemblies/'.$assembly->id, $figures, Source::published('ISO 13788:2012, clause 5'),
-        )];
+        return [
+            new Finding(
+                $mould ? 'surface.mould' : 'surface.no-mould',
+                $mould ? Severity::Fail : Severity::Pass,
+                'assemblies/'.$assembly->id,
+                $figures,
+                Source::published('ISO 13788:2012, clause 5'),
+            ),
+        ];
     }
 
     private function waterLayer(Assembly $assembly): ?int
@@ -107,9 +159,21 @@ final class MoistureFindings
     {
         $interface = $path->interface[$node];
         if ($interface < 0) {
-            return ['within', ['layer' => $assembly->layers[$path->layer[$node]]->material->name, 'depth_mm' => $path->depthMm[$node]]];
+            return [
+                'within',
+                [
+                    'layer' => $assembly->layers[$path->layer[$node]]->material->name,
+                    'depth_mm' => $path->depthMm[$node],
+                ],
+            ];
         }
 
-        return ['interface', ['inner' => $assembly->layers[$interface - 1]->material->name, 'outer' => $assembly->layers[$interface]->material->name]];
+        return [
+            'interface',
+            [
+                'inner' => $assembly->layers[$interface - 1]->material->name,
+                'outer' => $assembly->layers[$interface]->material->name,
+            ],
+        ];
     }
 }

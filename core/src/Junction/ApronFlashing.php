@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Junction;
 
 use Apron\Detail\CutSize;
@@ -9,14 +11,22 @@ use Apron\Detail\PieceRole;
 use Apron\Drafting\FacetDetail;
 use Apron\Trace\Outcome;
 
-/** A wall above a roof: the roof's underlay turned up the wall, a metal apron over the roof covering, the wall's sheet over its upstand. */
+/**
+ * A wall above a roof: the roof's underlay turned up the wall, a metal apron over the roof covering, the wall's sheet
+ * over its upstand.
+ */
 final class ApronFlashing extends FacetDetail
 {
     public const NAME = 'apron-flashing';
 
     protected const RELEASE = 'wall';
 
-    protected const MATERIALS = ['underlay_material' => 'membrane-sbs', 'covering_material' => 'asphalt-shingle', 'apron_material' => 'aluminium', 'sheet_material' => 'polyolefin-wrap'];
+    protected const MATERIALS = [
+        'underlay_material' => 'membrane-sbs',
+        'covering_material' => 'asphalt-shingle',
+        'apron_material' => 'aluminium',
+        'sheet_material' => 'polyolefin-wrap',
+    ];
 
     public function worst(array $parameters = []): Outcome
     {
@@ -25,7 +35,10 @@ final class ApronFlashing extends FacetDetail
 
     protected function facets(array $s, array $chosen): array
     {
-        return ['wall' => [0.0, 0.0, $s['length_mm'], $s['side_mm']], 'roof' => [0.0, 0.0, $s['length_mm'], $s['side_mm']]];
+        return [
+            'wall' => [0.0, 0.0, $s['length_mm'], $s['side_mm']],
+            'roof' => [0.0, 0.0, $s['length_mm'], $s['side_mm']],
+        ];
     }
 
     protected function folds(array $s, array $chosen): array
@@ -35,7 +48,12 @@ final class ApronFlashing extends FacetDetail
 
     protected function does(array $s, array $chosen): array
     {
-        return [['underlay-upturn', ['upturn_mm' => $s['underlay_up_mm']]], ['roof-covering', []], ['apron', ['upstand_mm' => $s['upstand_mm'], 'apron_mm' => $s['apron_mm']]], ['sheet-over-upstand', ['lap_mm' => $s['lap_mm'], 'clear_mm' => $s['upstand_mm'] - $s['lap_mm']]]];
+        return [
+            ['underlay-upturn', ['upturn_mm' => $s['underlay_up_mm']]],
+            ['roof-covering', []],
+            ['apron', ['upstand_mm' => $s['upstand_mm'], 'apron_mm' => $s['apron_mm']]],
+            ['sheet-over-upstand', ['lap_mm' => $s['lap_mm'], 'clear_mm' => $s['upstand_mm'] - $s['lap_mm']]],
+        ];
     }
 
     protected function pieces(array $s, array $used, array $chosen): array
@@ -44,13 +62,42 @@ final class ApronFlashing extends FacetDetail
 
         return [
             $this->laid('underlay', $used['underlay_material'], PieceKind::Membrane, 1, [
-                $this->patch('underlay.roof', 'roof', [0, 0, $w, $side], ['u'], 1), $this->patch('underlay.wall', 'wall', [0, 0, $w, $s['underlay_up_mm']], ['u'], 1),
+                $this->patch('underlay.roof', 'roof', [0, 0, $w, $side], ['u'], 1),
+                $this->patch('underlay.wall', 'wall', [0, 0, $w, $s['underlay_up_mm']], ['u'], 1),
             ]),
-            $this->laid('roof-covering', $used['covering_material'], PieceKind::Board, 2, [$this->patch('roof-covering.roof', 'roof', [0, 0, $w, $side], [], 2)], null, null, null, false),
-            $this->laid('apron', $used['apron_material'], PieceKind::Metal, 3, [
-                $this->patch('apron.wall', 'wall', [0, 0, $w, $s['upstand_mm']], ['a'], 3), $this->patch('apron.roof', 'roof', [0, $side - $s['apron_mm'], $w, $side], ['a'], 3, null, true),
-            ], PieceRole::HeadFlashing, new CutSize($w, $s['upstand_mm'] + $s['apron_mm']), null, false),
-            $this->laid('sheet', $used['sheet_material'], PieceKind::Sheet, 4, [$this->patch('sheet.wall', 'wall', [0, $s['upstand_mm'] - $s['lap_mm'], $w, $side], [], 4)], PieceRole::Plane),
+            $this->laid(
+                'roof-covering',
+                $used['covering_material'],
+                PieceKind::Board,
+                2,
+                [$this->patch('roof-covering.roof', 'roof', [0, 0, $w, $side], [], 2)],
+                null,
+                null,
+                null,
+                false,
+            ),
+            $this->laid(
+                'apron',
+                $used['apron_material'],
+                PieceKind::Metal,
+                3,
+                [
+                    $this->patch('apron.wall', 'wall', [0, 0, $w, $s['upstand_mm']], ['a'], 3),
+                    $this->patch('apron.roof', 'roof', [0, $side - $s['apron_mm'], $w, $side], ['a'], 3, null, true),
+                ],
+                PieceRole::HeadFlashing,
+                new CutSize($w, $s['upstand_mm'] + $s['apron_mm']),
+                null,
+                false,
+            ),
+            $this->laid(
+                'sheet',
+                $used['sheet_material'],
+                PieceKind::Sheet,
+                4,
+                [$this->patch('sheet.wall', 'wall', [0, $s['upstand_mm'] - $s['lap_mm'], $w, $side], [], 4)],
+                PieceRole::Plane,
+            ),
         ];
     }
 

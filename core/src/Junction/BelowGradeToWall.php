@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Junction;
 
 use Apron\Detail\PieceKind;
@@ -7,7 +9,10 @@ use Apron\Detail\PieceRole;
 use Apron\Drafting\FacetDetail;
 use Apron\Trace\Outcome;
 
-/** Below-grade waterproofing that meets a coated wall: primed where the wall's coat laps down over it, before insulation and backfill. */
+/**
+ * Below-grade waterproofing that meets a coated wall: primed where the wall's coat laps down over it, before insulation
+ * and backfill.
+ */
 final class BelowGradeToWall extends FacetDetail
 {
     use OnFoundation;
@@ -16,7 +21,11 @@ final class BelowGradeToWall extends FacetDetail
 
     protected const RELEASE = 'wall';
 
-    protected const MATERIALS = ['waterproofing_material' => 'membrane-sbs', 'coat_material' => 'fluid-permeable', 'board_material' => 'xps'];
+    protected const MATERIALS = [
+        'waterproofing_material' => 'membrane-sbs',
+        'coat_material' => 'fluid-permeable',
+        'board_material' => 'xps',
+    ];
 
     /** Behind the board below ground the water runs on the waterproofing and leaves at its foot. */
     public function worst(array $parameters = []): Outcome
@@ -26,7 +35,11 @@ final class BelowGradeToWall extends FacetDetail
 
     protected function does(array $s, array $chosen): array
     {
-        return [['waterproofing', ['below_mm' => $s['below_top_mm']]], ['coat-over-waterproofing', ['lap_mm' => $s['coat_lap_mm']]], ['foundation-board', []]];
+        return [
+            ['waterproofing', ['below_mm' => $s['below_top_mm']]],
+            ['coat-over-waterproofing', ['lap_mm' => $s['coat_lap_mm']]],
+            ['foundation-board', []],
+        ];
     }
 
     protected function pieces(array $s, array $used, array $chosen): array
@@ -35,11 +48,39 @@ final class BelowGradeToWall extends FacetDetail
         $down = $side - $s['below_top_mm'] - $s['coat_lap_mm'];
 
         return [
-            $this->laid('waterproofing', $used['waterproofing_material'], PieceKind::Membrane, 1, [$this->patch('waterproofing.foundation', 'foundation', [0, 0, $w, $side - $s['below_top_mm']], [], 1)]),
-            $this->laid('wall-coat', $used['coat_material'], PieceKind::Fluid, 2, [
-                $this->patch('wall-coat.wall', 'wall', [0, 0, $w, $side], ['c'], 2), $this->patch('wall-coat.foundation', 'foundation', [0, $down, $w, $side], ['c'], 2),
-            ], PieceRole::Plane),
-            $this->laid('foundation-board', $used['board_material'], PieceKind::Board, 3, [$this->patch('foundation-board.foundation', 'foundation', [0, 0, $w, $side - $s['below_top_mm'] / 2], [], 3)], null, null, null, false),
+            $this->laid('waterproofing', $used['waterproofing_material'], PieceKind::Membrane, 1, [
+                $this->patch('waterproofing.foundation', 'foundation', [0, 0, $w, $side - $s['below_top_mm']], [], 1),
+            ]),
+            $this->laid(
+                'wall-coat',
+                $used['coat_material'],
+                PieceKind::Fluid,
+                2,
+                [
+                    $this->patch('wall-coat.wall', 'wall', [0, 0, $w, $side], ['c'], 2),
+                    $this->patch('wall-coat.foundation', 'foundation', [0, $down, $w, $side], ['c'], 2),
+                ],
+                PieceRole::Plane,
+            ),
+            $this->laid(
+                'foundation-board',
+                $used['board_material'],
+                PieceKind::Board,
+                3,
+                [
+                    $this->patch(
+                        'foundation-board.foundation',
+                        'foundation',
+                        [0, 0, $w, $side - $s['below_top_mm'] / 2],
+                        [],
+                        3,
+                    ),
+                ],
+                null,
+                null,
+                null,
+                false,
+            ),
         ];
     }
 

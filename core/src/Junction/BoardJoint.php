@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Junction;
 
 use Apron\Detail\CutSize;
@@ -10,7 +12,10 @@ use Apron\Detail\Rect;
 use Apron\Drafting\FacetDetail;
 use Apron\Trace\Outcome;
 
-/** Where three boards of sheathing or insulation meet: a gap between them, the upright joint taped first, then the level one across it. */
+/**
+ * Where three boards of sheathing or insulation meet: a gap between them, the upright joint taped first, then the level
+ * one across it.
+ */
 final class BoardJoint extends FacetDetail
 {
     public const NAME = 'board-joint';
@@ -30,7 +35,11 @@ final class BoardJoint extends FacetDetail
 
     protected function does(array $s, array $chosen): array
     {
-        return [['boards-gapped', ['gap_mm' => $s['gap_mm']]], ['upright-seams', ['tape_mm' => $s['tape_mm']]], ['level-seams', ['tape_mm' => $s['tape_mm']]]];
+        return [
+            ['boards-gapped', ['gap_mm' => $s['gap_mm']]],
+            ['upright-seams', ['tape_mm' => $s['tape_mm']]],
+            ['level-seams', ['tape_mm' => $s['tape_mm']]],
+        ];
     }
 
     protected function pieces(array $s, array $used, array $chosen): array
@@ -39,9 +48,41 @@ final class BoardJoint extends FacetDetail
         [$material, $kind] = [$used['board_material'], PieceKind::Board];
 
         return [
-            $this->onFace('board-lower', $material, $kind, 1, [0, 0, $w, $side - $gap], PieceRole::Plane), $this->onFace('board-upper-left', $material, $kind, 1, [0, $side + $gap, $w / 2 - $gap, 2 * $side], PieceRole::Plane), $this->onFace('board-upper-right', $material, $kind, 1, [$w / 2 + $gap, $side + $gap, $w, 2 * $side], PieceRole::Plane),
-            $this->onFace('seam-upper', $used['tape_material'], PieceKind::Tape, 2, [$w / 2 - $half, $side, $w / 2 + $half, 2 * $side], null, new CutSize($side, 2 * $half)),
-            $this->onFace('level-seam', $used['tape_material'], PieceKind::Tape, 3, [0, $side - $half, $w, $side + $half], null, new CutSize($w, 2 * $half)),
+            $this->onFace('board-lower', $material, $kind, 1, [0, 0, $w, $side - $gap], PieceRole::Plane),
+            $this->onFace(
+                'board-upper-left',
+                $material,
+                $kind,
+                1,
+                [0, $side + $gap, $w / 2 - $gap, 2 * $side],
+                PieceRole::Plane,
+            ),
+            $this->onFace(
+                'board-upper-right',
+                $material,
+                $kind,
+                1,
+                [$w / 2 + $gap, $side + $gap, $w, 2 * $side],
+                PieceRole::Plane,
+            ),
+            $this->onFace(
+                'seam-upper',
+                $used['tape_material'],
+                PieceKind::Tape,
+                2,
+                [$w / 2 - $half, $side, $w / 2 + $half, 2 * $side],
+                null,
+                new CutSize($side, 2 * $half),
+            ),
+            $this->onFace(
+                'level-seam',
+                $used['tape_material'],
+                PieceKind::Tape,
+                3,
+                [0, $side - $half, $w, $side + $half],
+                null,
+                new CutSize($w, 2 * $half),
+            ),
         ];
     }
 
@@ -49,7 +90,12 @@ final class BoardJoint extends FacetDetail
     {
         [$middle, $half] = [$s['length_mm'] / 2 + $s['stud_offset_mm'], $s['stud_mm'] / 2];
 
-        return [new FramingMember('face', new Rect(max(0.0, $middle - $half), 0.0, min($s['length_mm'], $middle + $half), 2 * $s['side_mm']))];
+        return [
+            new FramingMember(
+                'face',
+                new Rect(max(0.0, $middle - $half), 0.0, min($s['length_mm'], $middle + $half), 2 * $s['side_mm']),
+            ),
+        ];
     }
 
     protected function demandRoom(array $s): void

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Junction;
 
 use Apron\Detail\CutSize;
@@ -9,14 +11,21 @@ use Apron\Detail\PlacedFastener;
 use Apron\Drafting\FacetDetail;
 use Apron\Trace\Outcome;
 
-/** A bracket or girt screwed through the plane: a self-sealing patch under it, its screws made for that patch, water behind it out at its open foot. */
+/**
+ * A bracket or girt screwed through the plane: a self-sealing patch under it, its screws made for that patch, water
+ * behind it out at its open foot.
+ */
 final class CladdingBracket extends FacetDetail
 {
     public const NAME = 'cladding-bracket';
 
     protected const EXTENTS = ['width_mm' => [20.0, 3000.0], 'height_mm' => [20.0, 3000.0]];
 
-    protected const MATERIALS = ['membrane_material' => 'membrane-permeable', 'patch_material' => 'membrane-butyl', 'bracket_material' => 'steel-galvanised'];
+    protected const MATERIALS = [
+        'membrane_material' => 'membrane-permeable',
+        'patch_material' => 'membrane-butyl',
+        'bracket_material' => 'steel-galvanised',
+    ];
 
     /** Behind the bracket on the patch, and out below it; the patch's own top edge holds by its bond. */
     public function worst(array $parameters = []): Outcome
@@ -35,7 +44,17 @@ final class CladdingBracket extends FacetDetail
     {
         $through = ['bracket', 'bracket-patch', 'plane'];
 
-        return array_map(fn (int $i): PlacedFastener => new PlacedFastener("screw-$i", 'face', $s['width_mm'] * $i / 3, $s['height_mm'] / 2, $through, $through), [1, 2]);
+        return array_map(
+            fn (int $i): PlacedFastener => new PlacedFastener(
+                "screw-$i",
+                'face',
+                ($s['width_mm'] * $i) / 3,
+                $s['height_mm'] / 2,
+                $through,
+                $through,
+            ),
+            [1, 2],
+        );
     }
 
     protected function does(array $s, array $chosen): array
@@ -48,9 +67,34 @@ final class CladdingBracket extends FacetDetail
         [$w, $h, $m, $p] = [$s['width_mm'], $s['height_mm'], $s['margin_mm'], $s['patch_mm']];
 
         return [
-            $this->laid('plane', $used['membrane_material'], PieceKind::Membrane, 1, [$this->patch('plane.face', 'face', [-$m, -$m, $w + $m, $h + $m], [], 1)], PieceRole::Plane),
-            $this->laid('bracket-patch', $used['patch_material'], PieceKind::Membrane, 2, [$this->patch('bracket-patch.face', 'face', [-$p, -$p, $w + $p, $h + $p], [], 2)], null, new CutSize($w + 2 * $p, $h + 2 * $p)),
-            $this->laid('bracket', $used['bracket_material'], PieceKind::Metal, 3, [$this->patch('bracket.face', 'face', [0, 0, $w, $h], [], 3)], null, null, null, false),
+            $this->laid(
+                'plane',
+                $used['membrane_material'],
+                PieceKind::Membrane,
+                1,
+                [$this->patch('plane.face', 'face', [-$m, -$m, $w + $m, $h + $m], [], 1)],
+                PieceRole::Plane,
+            ),
+            $this->laid(
+                'bracket-patch',
+                $used['patch_material'],
+                PieceKind::Membrane,
+                2,
+                [$this->patch('bracket-patch.face', 'face', [-$p, -$p, $w + $p, $h + $p], [], 2)],
+                null,
+                new CutSize($w + 2 * $p, $h + 2 * $p),
+            ),
+            $this->laid(
+                'bracket',
+                $used['bracket_material'],
+                PieceKind::Metal,
+                3,
+                [$this->patch('bracket.face', 'face', [0, 0, $w, $h], [], 3)],
+                null,
+                null,
+                null,
+                false,
+            ),
         ];
     }
 

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Junction;
 
 use Apron\Detail\CutSize;
@@ -13,9 +15,9 @@ use Apron\Drafting\FacetDetail;
 use Apron\Trace\Outcome;
 
 /**
- * A screw through the plane that missed the framing. While the plane can be reached it is pulled and its hole patched; once the wall is
- * covered it stays where it is, for the membrane grips its shank, and is written down. A pulled screw leaves a hole that leaks until the
- * patch is on. Either may be asked for whatever can be reached.
+ * A screw through the plane that missed the framing. While the plane can be reached it is pulled and its hole patched;
+ * once the wall is covered it stays where it is, for the membrane grips its shank, and is written down. A pulled screw
+ * leaves a hole that leaks until the patch is on. Either may be asked for whatever can be reached.
  */
 final class MissedScrew extends FacetDetail
 {
@@ -30,7 +32,12 @@ final class MissedScrew extends FacetDetail
     /** The patch holds by its bond; a screw left in leaks nothing while the membrane grips it. */
     public function worst(array $parameters = []): Outcome
     {
-        return self::pulled(['missed_screw' => (string) ($parameters['missed_screw'] ?? 'by-reach'), 'reach' => (string) ($parameters['reach'] ?? 'before-cover')]) ? Outcome::ReliesOnBond : Outcome::Shed;
+        return self::pulled([
+            'missed_screw' => (string) ($parameters['missed_screw'] ?? 'by-reach'),
+            'reach' => (string) ($parameters['reach'] ?? 'before-cover'),
+        ])
+            ? Outcome::ReliesOnBond
+            : Outcome::Shed;
     }
 
     /** @param  array<string, string>  $chosen */
@@ -56,7 +63,12 @@ final class MissedScrew extends FacetDetail
 
     protected function framing(array $s): array
     {
-        return [new FramingMember('face', new Rect($s['missed_by_mm'], -$s['margin_mm'], $s['missed_by_mm'] + $s['stud_mm'], $s['margin_mm']))];
+        return [
+            new FramingMember(
+                'face',
+                new Rect($s['missed_by_mm'], -$s['margin_mm'], $s['missed_by_mm'] + $s['stud_mm'], $s['margin_mm']),
+            ),
+        ];
     }
 
     protected function does(array $s, array $chosen): array
@@ -64,25 +76,59 @@ final class MissedScrew extends FacetDetail
         $opened = $chosen['reach'] === 'covered' ? [['cover-opened', ['past_mm' => $s['patch_mm']]]] : [];
 
         return self::pulled($chosen)
-            ? [['plane-over-wall', []], ...$opened, ['screw-pulled', ['missed_mm' => $s['missed_by_mm']]], ['hole-patched', ['past_mm' => $s['patch_mm']]]]
+            ? [
+                ['plane-over-wall', []],
+                ...$opened,
+                ['screw-pulled', ['missed_mm' => $s['missed_by_mm']]],
+                ['hole-patched', ['past_mm' => $s['patch_mm']]],
+            ]
             : [['plane-over-wall', []], ['screw-left', ['missed_mm' => $s['missed_by_mm']]]];
     }
 
     protected function pieces(array $s, array $used, array $chosen): array
     {
         [$m, $p, $last] = [$s['margin_mm'], $s['patch_mm'], count($this->does($s, $chosen))];
-        $plane = $this->onFace('plane', $used['membrane_material'], PieceKind::Membrane, 1, [-$m, -$m, $m, $m], PieceRole::Plane);
+        $plane = $this->onFace(
+            'plane',
+            $used['membrane_material'],
+            PieceKind::Membrane,
+            1,
+            [-$m, -$m, $m, $m],
+            PieceRole::Plane,
+        );
 
-        return self::pulled($chosen) ? [$plane, $this->onFace('hole-patch', $used['patch_material'], PieceKind::Membrane, $last, [-$p, -$p, $p, $p], null, new CutSize(2 * $p, 2 * $p))] : [$plane];
+        return self::pulled($chosen)
+            ? [
+                $plane,
+                $this->onFace(
+                    'hole-patch',
+                    $used['patch_material'],
+                    PieceKind::Membrane,
+                    $last,
+                    [-$p, -$p, $p, $p],
+                    null,
+                    new CutSize(2 * $p, 2 * $p),
+                ),
+            ]
+            : [$plane];
     }
 
     protected function demandRoom(array $s): void
     {
         $this->demandBelow($s, 'patch_mm', $s['margin_mm'], 'the wall round the screw that is drawn');
         $this->demandBelow($s, 'shank_mm', $s['patch_mm'], 'the patch over its hole');
-        $this->demandBelow($s, 'missed_by_mm', $s['margin_mm'] - $s['stud_mm'], 'so that the stud it missed is on the wall that is drawn');
+        $this->demandBelow(
+            $s,
+            'missed_by_mm',
+            $s['margin_mm'] - $s['stud_mm'],
+            'so that the stud it missed is on the wall that is drawn',
+        );
         if ($s['missed_by_mm'] <= $s['shank_mm'] / 2) {
-            throw new CannotGenerate('missed_by_mm', $s['missed_by_mm'], sprintf('more than half the shank, %g mm: nearer, it is in the stud', $s['shank_mm'] / 2));
+            throw new CannotGenerate(
+                'missed_by_mm',
+                $s['missed_by_mm'],
+                sprintf('more than half the shank, %g mm: nearer, it is in the stud', $s['shank_mm'] / 2),
+            );
         }
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Junction;
 
 use Apron\Detail\Fold;
@@ -17,7 +19,10 @@ trait OnFoundation
      */
     protected function facets(array $s, array $chosen): array
     {
-        return ['wall' => [0.0, 0.0, $s['length_mm'], $s['side_mm']], 'foundation' => [0.0, 0.0, $s['length_mm'], $s['side_mm']]];
+        return [
+            'wall' => [0.0, 0.0, $s['length_mm'], $s['side_mm']],
+            'foundation' => [0.0, 0.0, $s['length_mm'], $s['side_mm']],
+        ];
     }
 
     protected function folds(array $s, array $chosen): array
@@ -28,6 +33,16 @@ trait OnFoundation
     /** @param  array<string, float>  $s */
     protected function foundationCoat(array $s, Material $material): Piece
     {
-        return $this->laid('foundation-coat', $material, PieceKind::Fluid, 1, [$this->patch('foundation-coat.face', 'foundation', [0, 0, $s['length_mm'], $s['side_mm']], [], 1)], null, null, null, false);
+        return $this->laid(
+            'foundation-coat',
+            $material,
+            PieceKind::Fluid,
+            1,
+            [$this->patch('foundation-coat.face', 'foundation', [0, 0, $s['length_mm'], $s['side_mm']], [], 1)],
+            null,
+            null,
+            null,
+            false,
+        );
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Junction;
 
 use Apron\Detail\CutSize;
@@ -8,7 +10,10 @@ use Apron\Detail\PieceRole;
 use Apron\Drafting\FacetDetail;
 use Apron\Trace\Outcome;
 
-/** The sheet hangs past the bottom plate over the coated foundation and drips there; its foot stays open, behind an insect screen. */
+/**
+ * The sheet hangs past the bottom plate over the coated foundation and drips there; its foot stays open, behind an
+ * insect screen.
+ */
 final class OverhangingFoot extends FacetDetail
 {
     use OnFoundation;
@@ -17,7 +22,11 @@ final class OverhangingFoot extends FacetDetail
 
     protected const RELEASE = 'wall';
 
-    protected const MATERIALS = ['coat_material' => 'dampproofing', 'screen_material' => 'entangled-mesh', 'sheet_material' => 'polyolefin-wrap'];
+    protected const MATERIALS = [
+        'coat_material' => 'dampproofing',
+        'screen_material' => 'entangled-mesh',
+        'sheet_material' => 'polyolefin-wrap',
+    ];
 
     public function worst(array $parameters = []): Outcome
     {
@@ -26,7 +35,11 @@ final class OverhangingFoot extends FacetDetail
 
     protected function does(array $s, array $chosen): array
     {
-        return [['foundation-coat', []], ['insect-screen', []], ['plane-overhang', ['overhang_mm' => $s['overhang_mm']]]];
+        return [
+            ['foundation-coat', []],
+            ['insect-screen', []],
+            ['plane-overhang', ['overhang_mm' => $s['overhang_mm']]],
+        ];
     }
 
     protected function pieces(array $s, array $used, array $chosen): array
@@ -35,10 +48,28 @@ final class OverhangingFoot extends FacetDetail
 
         return [
             $this->foundationCoat($s, $used['coat_material']),
-            $this->laid('insect-screen', $used['screen_material'], PieceKind::Sheet, 2, [$this->patch('insect-screen.face', 'foundation', [0, $side - $over, $w, $side], [], 2)], null, new CutSize($w, 2 * $over), null, false),
-            $this->laid('plane', $used['sheet_material'], PieceKind::Sheet, 3, [
-                $this->patch('plane.wall', 'wall', [0, 0, $w, $side], ['p'], 3), $this->patch('plane.foot', 'foundation', [0, $side - $over, $w, $side], ['p'], 3),
-            ], PieceRole::Plane),
+            $this->laid(
+                'insect-screen',
+                $used['screen_material'],
+                PieceKind::Sheet,
+                2,
+                [$this->patch('insect-screen.face', 'foundation', [0, $side - $over, $w, $side], [], 2)],
+                null,
+                new CutSize($w, 2 * $over),
+                null,
+                false,
+            ),
+            $this->laid(
+                'plane',
+                $used['sheet_material'],
+                PieceKind::Sheet,
+                3,
+                [
+                    $this->patch('plane.wall', 'wall', [0, 0, $w, $side], ['p'], 3),
+                    $this->patch('plane.foot', 'foundation', [0, $side - $over, $w, $side], ['p'], 3),
+                ],
+                PieceRole::Plane,
+            ),
         ];
     }
 

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Junction;
 
 use Apron\Detail\CutSize;
@@ -12,15 +14,20 @@ use Apron\Drafting\FacetDetail;
 use Apron\Trace\Outcome;
 
 /**
- * Two panels of framing, foam and facer side by side. They hide a network of gaps: behind each facer, and in the joint, which runs into
- * the room. Tape over the joint keeps the rain out; air still comes in at the foot, behind the facer and behind the tape, until the
- * edge of each cavity is sealed as well. `foot` is the underside of the panels, v from the facer inward.
+ * Two panels of framing, foam and facer side by side. They hide a network of gaps: behind each facer, and in the joint,
+ * which runs into the room. Tape over the joint keeps the rain out; air still comes in at the foot, behind the facer
+ * and behind the tape, until the edge of each cavity is sealed as well. `foot` is the underside of the panels, v from
+ * the facer inward.
  */
 final class PanelJoint extends FacetDetail
 {
     public const NAME = 'panel-joint';
 
-    protected const MATERIALS = ['panel_material' => 'polyiso-foil', 'tape_material' => 'seam-tape', 'bead_material' => 'sealant-silyl'];
+    protected const MATERIALS = [
+        'panel_material' => 'polyiso-foil',
+        'tape_material' => 'seam-tape',
+        'bead_material' => 'sealant-silyl',
+    ];
 
     protected const CHOICES = ['cavities' => ['sealed', 'tape-only']];
 
@@ -32,7 +39,10 @@ final class PanelJoint extends FacetDetail
 
     protected function facets(array $s, array $chosen): array
     {
-        return ['face' => [-$s['length_mm'], 0.0, $s['length_mm'], $s['side_mm']], 'foot' => [-$s['length_mm'], 0.0, $s['length_mm'], $s['panel_mm']]];
+        return [
+            'face' => [-$s['length_mm'], 0.0, $s['length_mm'], $s['side_mm']],
+            'foot' => [-$s['length_mm'], 0.0, $s['length_mm'], $s['panel_mm']],
+        ];
     }
 
     protected function gaps(array $s, array $chosen): array
@@ -51,8 +61,9 @@ final class PanelJoint extends FacetDetail
     protected function does(array $s, array $chosen): array
     {
         return [
-            ...($chosen['cavities'] === 'sealed' ? [['cavities-sealed', []]] : []),
-            ['panels-set', ['gap_mm' => $s['gap_mm']]], ['panel-joint-taped', ['tape_mm' => $s['tape_mm']]],
+            ...$chosen['cavities'] === 'sealed' ? [['cavities-sealed', []]] : [],
+            ['panels-set', ['gap_mm' => $s['gap_mm']]],
+            ['panel-joint-taped', ['tape_mm' => $s['tape_mm']]],
         ];
     }
 
@@ -64,13 +75,41 @@ final class PanelJoint extends FacetDetail
         $set = $sealed ? 2 : 1;
 
         return [
-            ...($sealed ? [
-                $this->laid('cavity-bead-left', $used['bead_material'], PieceKind::Sealant, 1, [$this->patch('cavity-bead-left.foot', 'foot', [-$w, $z0, -$half, $z1], [], 1)]),
-                $this->laid('cavity-bead-right', $used['bead_material'], PieceKind::Sealant, 1, [$this->patch('cavity-bead-right.foot', 'foot', [$half, $z0, $w, $z1], [], 1)]),
-            ] : []),
-            $this->onFace('panel-left', $used['panel_material'], PieceKind::Board, $set, [-$w, 0, -$half, $h], PieceRole::Plane),
-            $this->onFace('panel-right', $used['panel_material'], PieceKind::Board, $set, [$half, 0, $w, $h], PieceRole::Plane),
-            $this->onFace('panel-tape', $used['tape_material'], PieceKind::Tape, $set + 1, [-$t, 0, $t, $h], null, new CutSize($h, 2 * $t)),
+            ...$sealed
+                ? [
+                    $this->laid('cavity-bead-left', $used['bead_material'], PieceKind::Sealant, 1, [
+                        $this->patch('cavity-bead-left.foot', 'foot', [-$w, $z0, -$half, $z1], [], 1),
+                    ]),
+                    $this->laid('cavity-bead-right', $used['bead_material'], PieceKind::Sealant, 1, [
+                        $this->patch('cavity-bead-right.foot', 'foot', [$half, $z0, $w, $z1], [], 1),
+                    ]),
+                ]
+                : [],
+            $this->onFace(
+                'panel-left',
+                $used['panel_material'],
+                PieceKind::Board,
+                $set,
+                [-$w, 0, -$half, $h],
+                PieceRole::Plane,
+            ),
+            $this->onFace(
+                'panel-right',
+                $used['panel_material'],
+                PieceKind::Board,
+                $set,
+                [$half, 0, $w, $h],
+                PieceRole::Plane,
+            ),
+            $this->onFace(
+                'panel-tape',
+                $used['tape_material'],
+                PieceKind::Tape,
+                $set + 1,
+                [-$t, 0, $t, $h],
+                null,
+                new CutSize($h, 2 * $t),
+            ),
         ];
     }
 
@@ -79,6 +118,11 @@ final class PanelJoint extends FacetDetail
         $this->demandBelow($s, 'tape_mm', 2 * $s['length_mm'], 'the panels on both sides of the joint');
         $this->demandBelow($s, 'gap_mm', $s['tape_mm'] - 50, 'so that the tape lies on both panels by 25 mm or more');
         $this->demandBelow($s, 'bead_mm', 2 * $s['facer_mm'], 'so that the bead stays on the edge of the panel');
-        $this->demandBelow($s, 'facer_mm', $s['panel_mm'] - $s['cavity_gap_mm'] - $s['bead_mm'], 'so that the gap and its bead lie within the panel');
+        $this->demandBelow(
+            $s,
+            'facer_mm',
+            $s['panel_mm'] - $s['cavity_gap_mm'] - $s['bead_mm'],
+            'so that the gap and its bead lie within the panel',
+        );
     }
 }

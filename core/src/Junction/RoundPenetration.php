@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Junction;
 
 use Apron\Detail\CutSize;
@@ -10,7 +12,10 @@ use Apron\Detail\Rect;
 use Apron\Drafting\FacetDetail;
 use Apron\Trace\Outcome;
 
-/** A pipe through the wall: membrane below it, a formable collar sealed to the pipe, the course above over the collar's top. */
+/**
+ * A pipe through the wall: membrane below it, a formable collar sealed to the pipe, the course above over the collar's
+ * top.
+ */
 class RoundPenetration extends FacetDetail
 {
     public const NAME = 'round-penetration';
@@ -57,7 +62,11 @@ class RoundPenetration extends FacetDetail
 
     protected function does(array $s, array $chosen): array
     {
-        return [['plane-to-pipe', ['hole_mm' => $s['hole_past_mm']]], ['pipe-collar', ['past_mm' => $s['collar_mm'], 'along_mm' => $s['along_pipe_mm']]], ['plane-over-collar', ['lap_mm' => $s['lap_mm']]]];
+        return [
+            ['plane-to-pipe', ['hole_mm' => $s['hole_past_mm']]],
+            ['pipe-collar', ['past_mm' => $s['collar_mm'], 'along_mm' => $s['along_pipe_mm']]],
+            ['plane-over-collar', ['lap_mm' => $s['lap_mm']]],
+        ];
     }
 
     protected function pieces(array $s, array $used, array $chosen): array
@@ -67,7 +76,15 @@ class RoundPenetration extends FacetDetail
 
         return [
             $this->below($s, $used['membrane_material']),
-            $this->laid('collar', $used['collar_material'], PieceKind::Formable, 2, [$this->patch('collar.face', 'face', [-$c, -$c, $w + $c, $h + $c], [], 2)], PieceRole::HeadFlashing, new CutSize($w + 2 * ($c + $along), $h + 2 * ($c + $along))),
+            $this->laid(
+                'collar',
+                $used['collar_material'],
+                PieceKind::Formable,
+                2,
+                [$this->patch('collar.face', 'face', [-$c, -$c, $w + $c, $h + $c], [], 2)],
+                PieceRole::HeadFlashing,
+                new CutSize($w + 2 * ($c + $along), $h + 2 * ($c + $along)),
+            ),
             $this->above($s, $used['membrane_material'], 3, $h + $c),
         ];
     }
@@ -82,10 +99,19 @@ class RoundPenetration extends FacetDetail
         [$w, $h] = $this->through($s);
         [$m, $p, $top] = [$s['margin_mm'], $s['hole_past_mm'], $h + $s['collar_mm']];
 
-        return $this->laid('plane-below', $material, PieceKind::Membrane, 1, [
-            $this->patch('plane-below.below', 'face', [-$m, -$m, $w + $m, -$p], ['f'], 1), $this->patch('plane-below.left', 'face', [-$m, -$p, -$p, $h + $p], ['f'], 1),
-            $this->patch('plane-below.right', 'face', [$w + $p, -$p, $w + $m, $h + $p], ['f'], 1), $this->patch('plane-below.above', 'face', [-$m, $h + $p, $w + $m, $top], ['f'], 1),
-        ], PieceRole::Plane);
+        return $this->laid(
+            'plane-below',
+            $material,
+            PieceKind::Membrane,
+            1,
+            [
+                $this->patch('plane-below.below', 'face', [-$m, -$m, $w + $m, -$p], ['f'], 1),
+                $this->patch('plane-below.left', 'face', [-$m, -$p, -$p, $h + $p], ['f'], 1),
+                $this->patch('plane-below.right', 'face', [$w + $p, -$p, $w + $m, $h + $p], ['f'], 1),
+                $this->patch('plane-below.above', 'face', [-$m, $h + $p, $w + $m, $top], ['f'], 1),
+            ],
+            PieceRole::Plane,
+        );
     }
 
     /** @param  array<string, float>  $s */
@@ -94,13 +120,25 @@ class RoundPenetration extends FacetDetail
         [$w, $h] = $this->through($s);
         $m = $s['margin_mm'];
 
-        return $this->laid('plane-above', $material, PieceKind::Membrane, $step, [$this->patch('plane-above.face', 'face', [-$m, $top - $s['lap_mm'], $w + $m, $h + $m], [], $step)], PieceRole::Plane);
+        return $this->laid(
+            'plane-above',
+            $material,
+            PieceKind::Membrane,
+            $step,
+            [$this->patch('plane-above.face', 'face', [-$m, $top - $s['lap_mm'], $w + $m, $h + $m], [], $step)],
+            PieceRole::Plane,
+        );
     }
 
     protected function demandRoom(array $s): void
     {
         $this->demandBelow($s, 'collar_mm', $s['margin_mm'], 'the wall round the pipe that is drawn');
         $this->demandBelow($s, 'lap_mm', $s['collar_mm'], 'so that the course above stops over the pipe');
-        $this->demandBelow($s, 'hole_past_mm', $s['collar_mm'] - $s['lap_mm'], 'so that the collar laps the membrane all round');
+        $this->demandBelow(
+            $s,
+            'hole_past_mm',
+            $s['collar_mm'] - $s['lap_mm'],
+            'so that the collar laps the membrane all round',
+        );
     }
 }

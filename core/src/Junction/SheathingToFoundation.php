@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Junction;
 
 use Apron\Detail\CutSize;
@@ -9,8 +11,9 @@ use Apron\Drafting\FacetDetail;
 use Apron\Trace\Outcome;
 
 /**
- * The foot of the sheathing on the foundation: a gap above the concrete, or bedded on it in a capillary break; a strip from the sheathing over the gap onto the coated concrete,
- * the plane down over the strip. The plane's foot is sealed to the strip for air, or left open to drain.
+ * The foot of the sheathing on the foundation: a gap above the concrete, or bedded on it in a capillary break; a strip
+ * from the sheathing over the gap onto the coated concrete, the plane down over the strip. The plane's foot is sealed
+ * to the strip for air, or left open to drain.
  */
 class SheathingToFoundation extends FacetDetail
 {
@@ -20,7 +23,12 @@ class SheathingToFoundation extends FacetDetail
 
     protected const RELEASE = 'wall';
 
-    protected const MATERIALS = ['coat_material' => 'dampproofing', 'strip_material' => 'flashing-strip', 'sheet_material' => 'polyolefin-wrap', 'tape_material' => 'seam-tape'];
+    protected const MATERIALS = [
+        'coat_material' => 'dampproofing',
+        'strip_material' => 'flashing-strip',
+        'sheet_material' => 'polyolefin-wrap',
+        'tape_material' => 'seam-tape',
+    ];
 
     protected const CHOICES = ['foot' => ['sealed', 'open'], 'sheathing_foot' => ['gap', 'bedded']];
 
@@ -32,20 +40,49 @@ class SheathingToFoundation extends FacetDetail
 
     protected function does(array $s, array $chosen): array
     {
-        return [['foundation-coat', []], [$chosen['sheathing_foot'] === 'gap' ? 'foot-strip' : 'foot-strip-bedded', ($chosen['sheathing_foot'] === 'gap' ? ['gap_mm' => $s['gap_mm']] : []) + ['wall_mm' => $s['strip_up_mm'], 'down_mm' => $s['strip_down_mm']]], ["plane-foot-{$chosen['foot']}", ['lap_mm' => $s['lap_mm']]]];
+        return [
+            ['foundation-coat', []],
+            [
+                $chosen['sheathing_foot'] === 'gap' ? 'foot-strip' : 'foot-strip-bedded',
+                ($chosen['sheathing_foot'] === 'gap' ? ['gap_mm' => $s['gap_mm']] : []) + [
+                    'wall_mm' => $s['strip_up_mm'],
+                    'down_mm' => $s['strip_down_mm'],
+                ],
+            ],
+            ["plane-foot-{$chosen['foot']}", ['lap_mm' => $s['lap_mm']]],
+        ];
     }
 
     protected function pieces(array $s, array $used, array $chosen): array
     {
         [$w, $side, $up, $down] = [$s['length_mm'], $s['side_mm'], $s['strip_up_mm'], $s['strip_down_mm']];
-        $edges = $chosen['foot'] === 'sealed' ? new \Apron\Detail\Edges(['bottom' => \Apron\Detail\Edge::Sealed]) : null;
+        $edges =
+            $chosen['foot'] === 'sealed' ? new \Apron\Detail\Edges(['bottom' => \Apron\Detail\Edge::Sealed]) : null;
 
         return [
             $this->foundationCoat($s, $used['coat_material']),
-            $this->laid('foot-strip', $used['strip_material'], PieceKind::Membrane, 2, [
-                $this->patch('foot-strip.wall', 'wall', [0, 0, $w, $up], ['s'], 2), $this->patch('foot-strip.foundation', 'foundation', [0, $side - $down, $w, $side], ['s'], 2),
-            ], null, new CutSize($w, $up + ($chosen['sheathing_foot'] === 'gap' ? $s['gap_mm'] : 0.0) + $down)),
-            $this->laid('plane', $used['sheet_material'], PieceKind::Sheet, 3, [$this->patch('plane.wall', 'wall', [0, $up - $s['lap_mm'], $w, $side], [], 3)], PieceRole::Plane, null, $edges),
+            $this->laid(
+                'foot-strip',
+                $used['strip_material'],
+                PieceKind::Membrane,
+                2,
+                [
+                    $this->patch('foot-strip.wall', 'wall', [0, 0, $w, $up], ['s'], 2),
+                    $this->patch('foot-strip.foundation', 'foundation', [0, $side - $down, $w, $side], ['s'], 2),
+                ],
+                null,
+                new CutSize($w, $up + ($chosen['sheathing_foot'] === 'gap' ? $s['gap_mm'] : 0.0) + $down),
+            ),
+            $this->laid(
+                'plane',
+                $used['sheet_material'],
+                PieceKind::Sheet,
+                3,
+                [$this->patch('plane.wall', 'wall', [0, $up - $s['lap_mm'], $w, $side], [], 3)],
+                PieceRole::Plane,
+                null,
+                $edges,
+            ),
         ];
     }
 

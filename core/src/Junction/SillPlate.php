@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Junction;
 
 use Apron\Detail\CutSize;
@@ -11,8 +13,9 @@ use Apron\Drafting\FacetDetail;
 use Apron\Trace\Outcome;
 
 /**
- * A sill plate on concrete: on two gaskets, or on a metal shield that breaks the capillary rise, stops insects and drips over the top of the
- * board below. `plate` is the top of the foundation, v from its outer edge inward; no rain reaches it while the plane hangs over its edge.
+ * A sill plate on concrete: on two gaskets, or on a metal shield that breaks the capillary rise, stops insects and
+ * drips over the top of the board below. `plate` is the top of the foundation, v from its outer edge inward; no rain
+ * reaches it while the plane hangs over its edge.
  */
 final class SillPlate extends FacetDetail
 {
@@ -24,7 +27,13 @@ final class SillPlate extends FacetDetail
 
     protected const RELEASE = 'wall';
 
-    protected const MATERIALS = ['gasket_material' => 'polyethylene-foam', 'shield_material' => 'steel-galvanised', 'bead_material' => 'sealant-polyurethane', 'coat_material' => 'dampproofing', 'sheet_material' => 'polyolefin-wrap'];
+    protected const MATERIALS = [
+        'gasket_material' => 'polyethylene-foam',
+        'shield_material' => 'steel-galvanised',
+        'bead_material' => 'sealant-polyurethane',
+        'coat_material' => 'dampproofing',
+        'sheet_material' => 'polyolefin-wrap',
+    ];
 
     protected const CHOICES = ['on' => ['gaskets', 'metal-shield']];
 
@@ -40,25 +49,85 @@ final class SillPlate extends FacetDetail
 
     protected function does(array $s, array $chosen): array
     {
-        return [['foundation-coat', []], $chosen['on'] === 'gaskets' ? ['plate-gaskets', []] : ['plate-shield', ['drip_mm' => $s['drip_mm']]], ['plane-overhang', ['overhang_mm' => $s['overhang_mm']]]];
+        return [
+            ['foundation-coat', []],
+            $chosen['on'] === 'gaskets' ? ['plate-gaskets', []] : ['plate-shield', ['drip_mm' => $s['drip_mm']]],
+            ['plane-overhang', ['overhang_mm' => $s['overhang_mm']]],
+        ];
     }
 
     protected function pieces(array $s, array $used, array $chosen): array
     {
-        [$w, $side, $plate, $drip, $over] = [$s['length_mm'], $s['side_mm'], $s['plate_mm'], $s['drip_mm'], $s['overhang_mm']];
+        [$w, $side, $plate, $drip, $over] = [
+            $s['length_mm'],
+            $s['side_mm'],
+            $s['plate_mm'],
+            $s['drip_mm'],
+            $s['overhang_mm'],
+        ];
         $sealed = Edges::all(Edge::Sealed);
-        $under = $chosen['on'] === 'gaskets'
-            ? array_map(fn (int $i) => $this->laid("gasket-$i", $used['gasket_material'], PieceKind::Tape, 2, [$this->patch("gasket-$i.plate", 'plate', $i === 1 ? [0, 0, $w, $plate / 3] : [0, $plate * 2 / 3, $w, $plate], [], 2)], null, new CutSize($w, $plate / 3), $sealed), [1, 2])
-            : [$this->laid('shield', $used['shield_material'], PieceKind::Metal, 2, [
-                $this->patch('shield.plate', 'plate', [0, 0, $w, $plate], ['s'], 2), $this->patch('shield.drip', 'foundation', [0, $side - $drip, $w, $side], ['s'], 2, null, true),
-            ], null, new CutSize($w, $plate + $drip + $s['out_mm']), null, false)];
+        $under =
+            $chosen['on'] === 'gaskets'
+                ? array_map(
+                    fn (int $i) => $this->laid(
+                        "gasket-$i",
+                        $used['gasket_material'],
+                        PieceKind::Tape,
+                        2,
+                        [
+                            $this->patch(
+                                "gasket-$i.plate",
+                                'plate',
+                                $i === 1 ? [0, 0, $w, $plate / 3] : [0, ($plate * 2) / 3, $w, $plate],
+                                [],
+                                2,
+                            ),
+                        ],
+                        null,
+                        new CutSize($w, $plate / 3),
+                        $sealed,
+                    ),
+                    [1, 2],
+                )
+                : [
+                    $this->laid(
+                        'shield',
+                        $used['shield_material'],
+                        PieceKind::Metal,
+                        2,
+                        [
+                            $this->patch('shield.plate', 'plate', [0, 0, $w, $plate], ['s'], 2),
+                            $this->patch(
+                                'shield.drip',
+                                'foundation',
+                                [0, $side - $drip, $w, $side],
+                                ['s'],
+                                2,
+                                null,
+                                true,
+                            ),
+                        ],
+                        null,
+                        new CutSize($w, $plate + $drip + $s['out_mm']),
+                        null,
+                        false,
+                    ),
+                ];
 
         return [
             $this->foundationCoat($s, $used['coat_material']),
             ...$under,
-            $this->laid('plane', $used['sheet_material'], PieceKind::Sheet, 3, [
-                $this->patch('plane.wall', 'wall', [0, 0, $w, $side], ['p'], 3), $this->patch('plane.foot', 'foundation', [0, $side - $over, $w, $side], ['p'], 3),
-            ], PieceRole::Plane),
+            $this->laid(
+                'plane',
+                $used['sheet_material'],
+                PieceKind::Sheet,
+                3,
+                [
+                    $this->patch('plane.wall', 'wall', [0, 0, $w, $side], ['p'], 3),
+                    $this->patch('plane.foot', 'foundation', [0, $side - $over, $w, $side], ['p'], 3),
+                ],
+                PieceRole::Plane,
+            ),
         ];
     }
 

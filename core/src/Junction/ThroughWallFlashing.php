@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Junction;
 
 use Apron\Detail\CutSize;
@@ -10,8 +12,9 @@ use Apron\Drafting\FacetDetail;
 use Apron\Trace\Outcome;
 
 /**
- * A flashing from the plane on the sheathing out through thick insulation: membrane on the board cut to a slope, metal only at the outer
- * edge, for metal right through is a large thermal bridge. `ledge` is measured up its slope, from the outer face inward.
+ * A flashing from the plane on the sheathing out through thick insulation: membrane on the board cut to a slope, metal
+ * only at the outer edge, for metal right through is a large thermal bridge. `ledge` is measured up its slope, from the
+ * outer face inward.
  */
 final class ThroughWallFlashing extends FacetDetail
 {
@@ -19,7 +22,11 @@ final class ThroughWallFlashing extends FacetDetail
 
     protected const RELEASE = 'sheathing';
 
-    protected const MATERIALS = ['edge_material' => 'aluminium', 'membrane_material' => 'flashing-strip', 'sheet_material' => 'polyolefin-wrap'];
+    protected const MATERIALS = [
+        'edge_material' => 'aluminium',
+        'membrane_material' => 'flashing-strip',
+        'sheet_material' => 'polyolefin-wrap',
+    ];
 
     /** Metal that drips at its outer edge: nothing relies on a bond. */
     public function worst(array $parameters = []): Outcome
@@ -31,7 +38,11 @@ final class ThroughWallFlashing extends FacetDetail
     {
         $w = $s['length_mm'];
 
-        return ['sheathing' => [0.0, 0.0, $w, $s['side_mm']], 'ledge' => [0.0, 0.0, $w, $this->slope($s)], 'outer-face' => [0.0, 0.0, $w, $s['side_mm']]];
+        return [
+            'sheathing' => [0.0, 0.0, $w, $s['side_mm']],
+            'ledge' => [0.0, 0.0, $w, $this->slope($s)],
+            'outer-face' => [0.0, 0.0, $w, $s['side_mm']],
+        ];
     }
 
     /** @param  array<string, float>  $s */
@@ -47,7 +58,12 @@ final class ThroughWallFlashing extends FacetDetail
 
     protected function does(array $s, array $chosen): array
     {
-        return [['bevel-cut', ['bevel_deg' => $s['bevel_deg']]], ['metal-edge', ['leg_mm' => $s['metal_mm'], 'drip_mm' => $s['drip_mm']]], ['ledge-membrane', ['upstand_mm' => $s['upstand_mm'], 'lap_mm' => $s['metal_lap_mm']]], ['sheet-over-upstand', ['lap_mm' => $s['lap_mm'], 'clear_mm' => $s['upstand_mm'] - $s['lap_mm']]]];
+        return [
+            ['bevel-cut', ['bevel_deg' => $s['bevel_deg']]],
+            ['metal-edge', ['leg_mm' => $s['metal_mm'], 'drip_mm' => $s['drip_mm']]],
+            ['ledge-membrane', ['upstand_mm' => $s['upstand_mm'], 'lap_mm' => $s['metal_lap_mm']]],
+            ['sheet-over-upstand', ['lap_mm' => $s['lap_mm'], 'clear_mm' => $s['upstand_mm'] - $s['lap_mm']]],
+        ];
     }
 
     protected function pieces(array $s, array $used, array $chosen): array
@@ -55,19 +71,65 @@ final class ThroughWallFlashing extends FacetDetail
         [$w, $side, $slope] = [$s['length_mm'], $s['side_mm'], $this->slope($s)];
 
         return [
-            $this->laid('metal-edge', $used['edge_material'], PieceKind::Metal, 2, [
-                $this->patch('metal-edge.ledge', 'ledge', [0, 0, $w, $s['metal_mm']], ['e'], 2), $this->patch('metal-edge.drip', 'outer-face', [0, $side - $s['drip_mm'], $w, $side], ['e'], 2, null, true),
-            ], null, new CutSize($w, $s['metal_mm'] + $s['drip_mm']), null, false),
-            $this->laid('ledge-membrane', $used['membrane_material'], PieceKind::Membrane, 3, [
-                $this->patch('ledge-membrane.ledge', 'ledge', [0, $s['metal_mm'] - $s['metal_lap_mm'], $w, $slope], ['m'], 3), $this->patch('ledge-membrane.sheathing', 'sheathing', [0, 0, $w, $s['upstand_mm']], ['m'], 3),
-            ], PieceRole::HeadFlashing, new CutSize($w, $slope - $s['metal_mm'] + $s['metal_lap_mm'] + $s['upstand_mm'])),
-            $this->laid('sheet', $used['sheet_material'], PieceKind::Sheet, 4, [$this->patch('sheet.sheathing', 'sheathing', [0, $s['upstand_mm'] - $s['lap_mm'], $w, $side], [], 4)], PieceRole::Plane),
+            $this->laid(
+                'metal-edge',
+                $used['edge_material'],
+                PieceKind::Metal,
+                2,
+                [
+                    $this->patch('metal-edge.ledge', 'ledge', [0, 0, $w, $s['metal_mm']], ['e'], 2),
+                    $this->patch(
+                        'metal-edge.drip',
+                        'outer-face',
+                        [0, $side - $s['drip_mm'], $w, $side],
+                        ['e'],
+                        2,
+                        null,
+                        true,
+                    ),
+                ],
+                null,
+                new CutSize($w, $s['metal_mm'] + $s['drip_mm']),
+                null,
+                false,
+            ),
+            $this->laid(
+                'ledge-membrane',
+                $used['membrane_material'],
+                PieceKind::Membrane,
+                3,
+                [
+                    $this->patch(
+                        'ledge-membrane.ledge',
+                        'ledge',
+                        [0, $s['metal_mm'] - $s['metal_lap_mm'], $w, $slope],
+                        ['m'],
+                        3,
+                    ),
+                    $this->patch('ledge-membrane.sheathing', 'sheathing', [0, 0, $w, $s['upstand_mm']], ['m'], 3),
+                ],
+                PieceRole::HeadFlashing,
+                new CutSize($w, $slope - $s['metal_mm'] + $s['metal_lap_mm'] + $s['upstand_mm']),
+            ),
+            $this->laid(
+                'sheet',
+                $used['sheet_material'],
+                PieceKind::Sheet,
+                4,
+                [$this->patch('sheet.sheathing', 'sheathing', [0, $s['upstand_mm'] - $s['lap_mm'], $w, $side], [], 4)],
+                PieceRole::Plane,
+            ),
         ];
     }
 
     protected function demandRoom(array $s): void
     {
-        $this->demandBelow($s, 'metal_mm', $this->slope($s), 'the slope through the insulation: metal stays at its outer edge');
+        $this->demandBelow(
+            $s,
+            'metal_mm',
+            $this->slope($s),
+            'the slope through the insulation: metal stays at its outer edge',
+        );
         $this->demandBelow($s, 'metal_lap_mm', $s['metal_mm'] + 1, 'the metal that the membrane laps');
         $this->demandBelow($s, 'lap_mm', $s['upstand_mm'], 'the upstand on the sheathing');
         $this->demandBelow($s, 'upstand_mm', $s['side_mm'], 'the sheathing that is drawn');

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Junction;
 
 use Apron\Detail\CutSize;
@@ -9,8 +11,9 @@ use Apron\Drafting\FacetDetail;
 use Apron\Trace\Outcome;
 
 /**
- * An inside or outside corner of two walls, unrolled flat with the arris at u = 0: the corner itself dressed first by a fluid coat, a
- * tape or a moulded strip over solid backing, then the plane round it. Water runs beside the arris and never across it.
+ * An inside or outside corner of two walls, unrolled flat with the arris at u = 0: the corner itself dressed first by a
+ * fluid coat, a tape or a moulded strip over solid backing, then the plane round it. Water runs beside the arris and
+ * never across it.
  */
 final class WallCorner extends FacetDetail
 {
@@ -18,7 +21,13 @@ final class WallCorner extends FacetDetail
 
     protected const EXTENTS = ['height_mm' => [300.0, 6000.0]];
 
-    protected const MATERIALS = ['fluid_material' => 'fluid-flashing', 'tape_material' => 'flashing-strip', 'moulded_material' => 'corner-moulded', 'bead_material' => 'sealant-silyl', 'membrane_material' => 'membrane-permeable'];
+    protected const MATERIALS = [
+        'fluid_material' => 'fluid-flashing',
+        'tape_material' => 'flashing-strip',
+        'moulded_material' => 'corner-moulded',
+        'bead_material' => 'sealant-silyl',
+        'membrane_material' => 'membrane-permeable',
+    ];
 
     protected const CHOICES = ['corner' => ['outside', 'inside'], 'dressed_with' => ['fluid', 'tape', 'moulded']];
 
@@ -37,7 +46,7 @@ final class WallCorner extends FacetDetail
         $inside = $chosen['corner'] === 'inside';
 
         return [
-            ...($inside ? [['corner-bead', ['past_mm' => $s['bond_breaker_past_mm']]]] : []),
+            ...$inside ? [['corner-bead', ['past_mm' => $s['bond_breaker_past_mm']]]] : [],
             ["corner-{$chosen['dressed_with']}", ['leg_mm' => $s['leg_mm']]],
             ['plane-to-corner', ['wrap_mm' => $s['wrap_mm']]],
             ['plane-round-corner', ['lap_mm' => $s['wrap_mm']]],
@@ -49,14 +58,46 @@ final class WallCorner extends FacetDetail
         [$h, $side, $leg, $wrap] = [$s['height_mm'], $s['side_mm'], $s['leg_mm'], $s['wrap_mm']];
         $inside = $chosen['corner'] === 'inside';
         $n = $inside ? 1 : 0;
-        $kind = ['fluid' => PieceKind::Fluid, 'tape' => PieceKind::Membrane, 'moulded' => PieceKind::Moulded][$chosen['dressed_with']];
-        $bead = $this->laid('corner-bead', $used['bead_material'], PieceKind::Sealant, 1, [$this->patch('corner-bead.face', 'face', [-2 * $s['bond_breaker_past_mm'], 0, 2 * $s['bond_breaker_past_mm'], $h], [], 1)]);
+        $kind = ['fluid' => PieceKind::Fluid, 'tape' => PieceKind::Membrane, 'moulded' => PieceKind::Moulded][
+            $chosen['dressed_with']
+        ];
+        $bead = $this->laid('corner-bead', $used['bead_material'], PieceKind::Sealant, 1, [
+            $this->patch(
+                'corner-bead.face',
+                'face',
+                [-2 * $s['bond_breaker_past_mm'], 0, 2 * $s['bond_breaker_past_mm'], $h],
+                [],
+                1,
+            ),
+        ]);
 
         return [
-            ...($inside ? [$bead] : []),
-            $this->laid('corner-strip', $used["{$chosen['dressed_with']}_material"], $kind, $n + 1, [$this->patch('corner-strip.face', 'face', [-$leg, 0, $leg, $h], [], $n + 1)], null, $kind === PieceKind::Fluid ? null : new CutSize($h, 2 * $leg)),
-            $this->laid('plane-left', $used['membrane_material'], PieceKind::Membrane, $n + 2, [$this->patch('plane-left.face', 'face', [-$side, 0, $wrap, $h], [], $n + 2)], PieceRole::Plane),
-            $this->laid('plane-right', $used['membrane_material'], PieceKind::Membrane, $n + 3, [$this->patch('plane-right.face', 'face', [0, 0, $side, $h], [], $n + 3)], PieceRole::Plane),
+            ...$inside ? [$bead] : [],
+            $this->laid(
+                'corner-strip',
+                $used["{$chosen['dressed_with']}_material"],
+                $kind,
+                $n + 1,
+                [$this->patch('corner-strip.face', 'face', [-$leg, 0, $leg, $h], [], $n + 1)],
+                null,
+                $kind === PieceKind::Fluid ? null : new CutSize($h, 2 * $leg),
+            ),
+            $this->laid(
+                'plane-left',
+                $used['membrane_material'],
+                PieceKind::Membrane,
+                $n + 2,
+                [$this->patch('plane-left.face', 'face', [-$side, 0, $wrap, $h], [], $n + 2)],
+                PieceRole::Plane,
+            ),
+            $this->laid(
+                'plane-right',
+                $used['membrane_material'],
+                PieceKind::Membrane,
+                $n + 3,
+                [$this->patch('plane-right.face', 'face', [0, 0, $side, $h], [], $n + 3)],
+                PieceRole::Plane,
+            ),
         ];
     }
 

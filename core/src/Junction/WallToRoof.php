@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Junction;
 
 use Apron\Detail\CutSize;
@@ -12,8 +14,9 @@ use Apron\Drafting\FacetDetail;
 use Apron\Trace\Outcome;
 
 /**
- * The wall's plane meets the roof's at the eaves: the roof membrane is folded down over the edge framing before overhangs go on, onto a
- * strip at the top of the wall; the wall sheet goes up under its foot, so that the roof sheds over the wall.
+ * The wall's plane meets the roof's at the eaves: the roof membrane is folded down over the edge framing before
+ * overhangs go on, onto a strip at the top of the wall; the wall sheet goes up under its foot, so that the roof sheds
+ * over the wall.
  */
 final class WallToRoof extends FacetDetail
 {
@@ -21,7 +24,11 @@ final class WallToRoof extends FacetDetail
 
     protected const RELEASE = 'roof';
 
-    protected const MATERIALS = ['strip_material' => 'flashing-strip', 'roof_material' => 'roof-membrane', 'sheet_material' => 'polyolefin-wrap'];
+    protected const MATERIALS = [
+        'strip_material' => 'flashing-strip',
+        'roof_material' => 'roof-membrane',
+        'sheet_material' => 'polyolefin-wrap',
+    ];
 
     public function worst(array $parameters = []): Outcome
     {
@@ -30,7 +37,10 @@ final class WallToRoof extends FacetDetail
 
     protected function facets(array $s, array $chosen): array
     {
-        return ['roof' => [0.0, 0.0, $s['length_mm'], $s['side_mm']], 'wall' => [0.0, 0.0, $s['length_mm'], 2 * $s['side_mm']]];
+        return [
+            'roof' => [0.0, 0.0, $s['length_mm'], $s['side_mm']],
+            'wall' => [0.0, 0.0, $s['length_mm'], 2 * $s['side_mm']],
+        ];
     }
 
     protected function folds(array $s, array $chosen): array
@@ -40,7 +50,11 @@ final class WallToRoof extends FacetDetail
 
     protected function does(array $s, array $chosen): array
     {
-        return [['wall-top-strip', ['strip_mm' => $s['strip_mm']]], ['roof-folded-down', ['down_mm' => $s['down_mm']]], ['sheet-under-fold', ['lap_mm' => $s['lap_mm']]]];
+        return [
+            ['wall-top-strip', ['strip_mm' => $s['strip_mm']]],
+            ['roof-folded-down', ['down_mm' => $s['down_mm']]],
+            ['sheet-under-fold', ['lap_mm' => $s['lap_mm']]],
+        ];
     }
 
     protected function pieces(array $s, array $used, array $chosen): array
@@ -48,13 +62,41 @@ final class WallToRoof extends FacetDetail
         [$w, $side, $top] = [$s['length_mm'], $s['side_mm'], 2 * $s['side_mm']];
         // The lowest part of the fold stays unbonded until the sheet is under it.
         $foot = new Edges(['bottom' => Edge::Open]);
-        $under = fn (string $id, float $v1) => new \Apron\Detail\Piece($id, $used['sheet_material'], PieceKind::Sheet, PieceRole::Plane, true, true, 3, 'roof-membrane', new Edges, [$this->patch("$id.face", 'wall', [0, 0, $w, $v1], [], 3)], null);
+        $under = fn (string $id, float $v1) => new \Apron\Detail\Piece(
+            $id,
+            $used['sheet_material'],
+            PieceKind::Sheet,
+            PieceRole::Plane,
+            true,
+            true,
+            3,
+            'roof-membrane',
+            new Edges,
+            [$this->patch("$id.face", 'wall', [0, 0, $w, $v1], [], 3)],
+            null,
+        );
 
         return [
-            $this->laid('wall-top-strip', $used['strip_material'], PieceKind::Membrane, 1, [$this->patch('wall-top-strip.face', 'wall', [0, $top - $s['strip_mm'], $w, $top], [], 1)], null, new CutSize($w, $s['strip_mm'])),
-            $this->laid('roof-membrane', $used['roof_material'], PieceKind::Membrane, 2, [
-                $this->patch('roof-membrane.roof', 'roof', [0, 0, $w, $side], ['r'], 2), $this->patch('roof-membrane.wall', 'wall', [0, $top - $s['down_mm'], $w, $top], ['r'], 2, $foot),
-            ], PieceRole::Plane),
+            $this->laid(
+                'wall-top-strip',
+                $used['strip_material'],
+                PieceKind::Membrane,
+                1,
+                [$this->patch('wall-top-strip.face', 'wall', [0, $top - $s['strip_mm'], $w, $top], [], 1)],
+                null,
+                new CutSize($w, $s['strip_mm']),
+            ),
+            $this->laid(
+                'roof-membrane',
+                $used['roof_material'],
+                PieceKind::Membrane,
+                2,
+                [
+                    $this->patch('roof-membrane.roof', 'roof', [0, 0, $w, $side], ['r'], 2),
+                    $this->patch('roof-membrane.wall', 'wall', [0, $top - $s['down_mm'], $w, $top], ['r'], 2, $foot),
+                ],
+                PieceRole::Plane,
+            ),
             $under('wall-sheet', $top - $s['down_mm'] + $s['lap_mm']),
         ];
     }

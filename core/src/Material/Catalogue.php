@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Material;
 
 use Apron\Json\CoreData;
@@ -18,7 +20,11 @@ final class Catalogue
 
     public function __construct(?string $file = null)
     {
-        $node = Node::parse((string) file_get_contents($file ?? CoreData::path('materials.json')))->object(['version', 'note', 'materials']);
+        $node = Node::parse((string) file_get_contents($file ?? CoreData::path('materials.json')))->object([
+            'version',
+            'note',
+            'materials',
+        ]);
         $this->version = $node->get('version')->text();
         foreach ($node->get('materials')->items(1) as $row) {
             $this->rows[$row->get('id')->id()] = $row;
@@ -27,12 +33,15 @@ final class Catalogue
 
     public function find(string $id): ?Material
     {
-        return isset($this->rows[$id]) ? $this->read[$id] ??= MaterialFormat::read($this->rows[$id]) : null;
+        return isset($this->rows[$id]) ? ($this->read[$id] ??= MaterialFormat::read($this->rows[$id])) : null;
     }
 
     /** @return list<Material> in the catalogue's order */
     public function all(): array
     {
-        return array_map(fn (string $id): Material => $this->find($id) ?? throw new \LogicException, array_keys($this->rows));
+        return array_map(
+            fn (string $id): Material => $this->find($id) ?? throw new \LogicException,
+            array_keys($this->rows),
+        );
     }
 }

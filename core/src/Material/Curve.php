@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Material;
 
 /** A figure that follows another, given at points and taken in a line between them; held at the ends. */
@@ -18,8 +20,11 @@ final readonly class Curve
         $before = 0;
         foreach ($this->at as $i => $x) {
             if ($at <= $x) {
-                return $i === 0 ? $this->values[0]
-                    : $this->values[$before] + ($this->values[$i] - $this->values[$before]) * ($at - $this->at[$before]) / ($x - $this->at[$before]);
+                return $i === 0
+                    ? $this->values[0]
+                    : $this->values[$before] +
+                            (($this->values[$i] - $this->values[$before]) * ($at - $this->at[$before])) /
+                                ($x - $this->at[$before]);
             }
             $before = $i;
         }

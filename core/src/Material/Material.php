@@ -1,13 +1,15 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Material;
 
 use Apron\Climate\Air;
 use Apron\Rules\Source;
 
 /**
- * What a layer or a piece is made of. Heat: a conductivity, or a fixed resistance where thickness does not matter
- * (a thin sheet, a stated air space). Vapour: a resistance factor μ, or a fixed sd-value or permeance (a sheet, a coat).
+ * What a layer or a piece is made of. Heat: a conductivity, or a fixed resistance where thickness does not matter (a
+ * thin sheet, a stated air space). Vapour: a resistance factor μ, or a fixed sd-value or permeance (a sheet, a coat).
  * Exactly one of each group is set.
  */
 final readonly class Material
@@ -65,7 +67,10 @@ final readonly class Material
         return $this->resistance ?? $thicknessMm / 1000 / (float) $this->conductivity;
     }
 
-    /** Vapour-diffusion-equivalent air layer thickness of a thickness in mm, m: by the dry cup, or the wet where it has one. */
+    /**
+     * Vapour-diffusion-equivalent air layer thickness of a thickness in mm, m: by the dry cup, or the wet where it has
+     * one.
+     */
     public function sdOf(float $thicknessMm, bool $wet = false): float
     {
         $cup = $wet ? $this->wetCup : null;
@@ -73,14 +78,14 @@ final readonly class Material
         return match (true) {
             $this->sd !== null => $cup ?? $this->sd,
             $this->permeance !== null => self::sdOfPermeance($cup ?? $this->permeance),
-            default => ($cup ?? (float) $this->vapourResistanceFactor) * $thicknessMm / 1000,
+            default => (($cup ?? (float) $this->vapourResistanceFactor) * $thicknessMm) / 1000,
         };
     }
 
     /** m, of a permeance in ng/(Pa·s·m²) */
     public static function sdOfPermeance(float $permeance): float
     {
-        return Air::VAPOUR_PERMEABILITY * 1e12 / $permeance;
+        return (Air::VAPOUR_PERMEABILITY * 1e12) / $permeance;
     }
 
     public function isAir(): bool

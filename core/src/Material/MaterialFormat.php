@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Material;
 
 use Apron\Json\FileRefused;
@@ -12,17 +14,50 @@ use Apron\Rules\SourceKind;
 final class MaterialFormat
 {
     private const KEYS = [
-        'id', 'name', 'family', 'conductivity_w_mk', 'resistance_m2k_w', 'vapour_resistance_factor', 'sd_m', 'permeance_ng_pa_s_m2',
-        'vapour_resistance_factor_wet', 'sd_wet_m', 'permeance_wet_ng_pa_s_m2', 'permeance_curve', 'conductivity_curve',
-        'density_kg_m3', 'specific_heat_j_kgk', 'sorption_curve', 'free_saturation_kg_m3', 'water_absorption_kg_m2_s05', 'safe_store_kg_m3',
-        'air_permeance_l_s_m2', 'sheds_water', 'back_family', 'adhesive', 'usual_thickness_mm', 'catalogue', 'source',
+        'id',
+        'name',
+        'family',
+        'conductivity_w_mk',
+        'resistance_m2k_w',
+        'vapour_resistance_factor',
+        'sd_m',
+        'permeance_ng_pa_s_m2',
+        'vapour_resistance_factor_wet',
+        'sd_wet_m',
+        'permeance_wet_ng_pa_s_m2',
+        'permeance_curve',
+        'conductivity_curve',
+        'density_kg_m3',
+        'specific_heat_j_kgk',
+        'sorption_curve',
+        'free_saturation_kg_m3',
+        'water_absorption_kg_m2_s05',
+        'safe_store_kg_m3',
+        'air_permeance_l_s_m2',
+        'sheds_water',
+        'back_family',
+        'adhesive',
+        'usual_thickness_mm',
+        'catalogue',
+        'source',
     ];
 
     /** the dry cup's figure => the wet cup's, of the same kind */
-    private const CUPS = ['vapour_resistance_factor' => 'vapour_resistance_factor_wet', 'sd_m' => 'sd_wet_m', 'permeance_ng_pa_s_m2' => 'permeance_wet_ng_pa_s_m2'];
+    private const CUPS = [
+        'vapour_resistance_factor' => 'vapour_resistance_factor_wet',
+        'sd_m' => 'sd_wet_m',
+        'permeance_ng_pa_s_m2' => 'permeance_wet_ng_pa_s_m2',
+    ];
 
-    /** the most, its unit and the least: an air layer opens wider than still air, a metal foil lets next to nothing through */
-    private const MOST = ['vapour_resistance_factor' => [1e8, '', 0.01], 'sd_m' => [1e6, 'm', 1e-5], 'permeance_ng_pa_s_m2' => [1e6, 'ng/(Pa·s·m²)', 1e-5]];
+    /**
+     * the most, its unit and the least: an air layer opens wider than still air, a metal foil lets next to nothing
+     * through
+     */
+    private const MOST = [
+        'vapour_resistance_factor' => [1e8, '', 0.01],
+        'sd_m' => [1e6, 'm', 1e-5],
+        'permeance_ng_pa_s_m2' => [1e6, 'ng/(Pa·s·m²)', 1e-5],
+    ];
 
     /** @throws FileRefused */
     public static function read(Node $node): Material
@@ -37,15 +72,35 @@ final class MaterialFormat
             family: $node->optional('family')?->id(),
             conductivity: $node->optional('conductivity_w_mk')?->positive(1000, 'W/(m·K)', 0.001),
             resistance: $node->optional('resistance_m2k_w')?->positive(100, 'm²K/W', 0.0001),
-            vapourResistanceFactor: $node->optional('vapour_resistance_factor')?->positive(...self::MOST['vapour_resistance_factor']),
+            vapourResistanceFactor: $node
+                ->optional('vapour_resistance_factor')
+                ?->positive(...self::MOST['vapour_resistance_factor']),
             sd: $node->optional('sd_m')?->positive(...self::MOST['sd_m']),
             permeance: $node->optional('permeance_ng_pa_s_m2')?->positive(...self::MOST['permeance_ng_pa_s_m2']),
             wetCup: self::wetCup($node),
-            permeanceCurve: self::curve($node->optional('permeance_curve'), 'rh_pct', [0, 100, '% relative humidity'], 'permeance_ng_pa_s_m2', [1e6, 'ng/(Pa·s·m²)', 1e-5]),
-            conductivityCurve: self::curve($node->optional('conductivity_curve'), 'mean_c', [-70, 90, '°C'], 'conductivity_w_mk', [1000, 'W/(m·K)', 0.001]),
+            permeanceCurve: self::curve(
+                $node->optional('permeance_curve'),
+                'rh_pct',
+                [0, 100, '% relative humidity'],
+                'permeance_ng_pa_s_m2',
+                [1e6, 'ng/(Pa·s·m²)', 1e-5],
+            ),
+            conductivityCurve: self::curve(
+                $node->optional('conductivity_curve'),
+                'mean_c',
+                [-70, 90, '°C'],
+                'conductivity_w_mk',
+                [1000, 'W/(m·K)', 0.001],
+            ),
             density: $node->optional('density_kg_m3')?->positive(25000, 'kg/m³', 0.1),
             specificHeat: $node->optional('specific_heat_j_kgk')?->positive(10000, 'J/(kg·K)', 10),
-            sorptionCurve: self::curve($node->optional('sorption_curve'), 'rh_pct', [0, 100, '% relative humidity'], 'water_kg_m3', [1000, 'kg/m³', 1e-6]),
+            sorptionCurve: self::curve(
+                $node->optional('sorption_curve'),
+                'rh_pct',
+                [0, 100, '% relative humidity'],
+                'water_kg_m3',
+                [1000, 'kg/m³', 1e-6],
+            ),
             freeSaturation: $node->optional('free_saturation_kg_m3')?->positive(1000, 'kg/m³', 0.01),
             waterAbsorption: $node->optional('water_absorption_kg_m2_s05')?->positive(10, 'kg/(m²·s^½)', 1e-7),
             safeStore: $node->optional('safe_store_kg_m3')?->positive(1000, 'kg/m³', 0.001),
@@ -112,11 +167,13 @@ final class MaterialFormat
 
     private static function wetKey(Material $material): string
     {
-        return self::CUPS[match (true) {
-            $material->sd !== null => 'sd_m',
-            $material->permeance !== null => 'permeance_ng_pa_s_m2',
-            default => 'vapour_resistance_factor',
-        }];
+        return self::CUPS[
+            match (true) {
+                $material->sd !== null => 'sd_m',
+                $material->permeance !== null => 'permeance_ng_pa_s_m2',
+                default => 'vapour_resistance_factor',
+            }
+        ];
     }
 
     /**
@@ -145,7 +202,9 @@ final class MaterialFormat
     /** @return list<array<string, float>>|null */
     private static function writeCurve(?Curve $curve, string $at, string $value): ?array
     {
-        return $curve === null ? null : array_map(fn (float $x, float $y): array => [$at => $x, $value => $y], $curve->at, $curve->values);
+        return $curve === null
+            ? null
+            : array_map(fn (float $x, float $y): array => [$at => $x, $value => $y], $curve->at, $curve->values);
     }
 
     public static function source(?Node $node): Source
@@ -155,7 +214,11 @@ final class MaterialFormat
         }
         $node->object(['kind', 'name', 'date'], ['kind', 'name']);
 
-        return Source::of($node->get('kind')->oneOf(SourceKind::class), $node->get('name')->text(400), $node->optional('date')?->text(40));
+        return Source::of(
+            $node->get('kind')->oneOf(SourceKind::class),
+            $node->get('name')->text(400),
+            $node->optional('date')?->text(40),
+        );
     }
 
     /** @param  list<string>  $keys */

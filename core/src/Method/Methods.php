@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Method;
 
 use Apron\Drafting\Generator;
@@ -47,14 +49,46 @@ use Apron\Rules\Schools;
 final class Methods
 {
     private const OPENINGS = [
-        FlangedUnitInFastenedSheet::class, FlangedUnitOverUnderSillSheet::class, FlangedUnitInSelfAdhered::class, FlangedUnitInFluid::class, FlangedUnitInFacedSheathing::class,
-        FlangedUnitInTapedInsulation::class, FlangedUnitInFlappedPanels::class, StrappedUnitInFastenedSheet::class, StrappedUnitInSelfAdhered::class, StrappedUnitInFluid::class,
-        ThreeStageJoint::class, UnitInBuck::class, UnitInSolidWall::class, DoorWithFlushThreshold::class, UnitInTwoPlanes::class, FlangedUnitInTwoPlanes::class,
+        FlangedUnitInFastenedSheet::class,
+        FlangedUnitOverUnderSillSheet::class,
+        FlangedUnitInSelfAdhered::class,
+        FlangedUnitInFluid::class,
+        FlangedUnitInFacedSheathing::class,
+        FlangedUnitInTapedInsulation::class,
+        FlangedUnitInFlappedPanels::class,
+        StrappedUnitInFastenedSheet::class,
+        StrappedUnitInSelfAdhered::class,
+        StrappedUnitInFluid::class,
+        ThreeStageJoint::class,
+        UnitInBuck::class,
+        UnitInSolidWall::class,
+        DoorWithFlushThreshold::class,
+        UnitInTwoPlanes::class,
+        FlangedUnitInTwoPlanes::class,
     ];
 
     private const JOINTS = [
-        RoundUnit::class, TriangularUnit::class, RoundPenetration::class, RectangularPenetration::class, WallCorner::class, BoardJoint::class, PanelJoint::class, MovementJoint::class, SheathingToFoundation::class,
-        BelowGradeToWall::class, SillPlate::class, OverhangingFoot::class, WallToRoof::class, Parapet::class, ApronFlashing::class, ThroughWallFlashing::class, SecondPan::class, PipeThroughBoard::class, CladdingBracket::class, DamagePatch::class, MissedScrew::class,
+        RoundUnit::class,
+        TriangularUnit::class,
+        RoundPenetration::class,
+        RectangularPenetration::class,
+        WallCorner::class,
+        BoardJoint::class,
+        PanelJoint::class,
+        MovementJoint::class,
+        SheathingToFoundation::class,
+        BelowGradeToWall::class,
+        SillPlate::class,
+        OverhangingFoot::class,
+        WallToRoof::class,
+        Parapet::class,
+        ApronFlashing::class,
+        ThroughWallFlashing::class,
+        SecondPan::class,
+        PipeThroughBoard::class,
+        CladdingBracket::class,
+        DamagePatch::class,
+        MissedScrew::class,
     ];
 
     /** @return array<string, Generator> by name: openings first, as the words list them */
@@ -74,11 +108,16 @@ final class Methods
     /** @return list<string> the names of those that dress an opening */
     public static function openings(): array
     {
-        return array_map(fn (string $class): string => $class::NAME, [...self::OPENINGS, RoundUnit::class, TriangularUnit::class]);
+        return array_map(fn (string $class): string => $class::NAME, [
+            ...self::OPENINGS,
+            RoundUnit::class,
+            TriangularUnit::class,
+        ]);
     }
 
     /**
-     * What the project has already settled and a method asks: its wind, and the schools it chose. How deep a unit sits follows from its opening.
+     * What the project has already settled and a method asks: its wind, and the schools it chose. How deep a unit sits
+     * follows from its opening.
      *
      * @param  array<string, string>  $schools  question => choice
      * @param  float|null  $headOfWater  mm
@@ -88,19 +127,31 @@ final class Methods
     public static function settled(Generator $generator, array $schools, ?float $headOfWater, array $stated = []): array
     {
         $takes = array_column($generator->parameters(), 'of', 'name');
-        $settled = isset($takes['head_of_water_mm']) && $headOfWater !== null ? ['head_of_water_mm' => $headOfWater] : [];
+        $settled =
+            isset($takes['head_of_water_mm']) && $headOfWater !== null ? ['head_of_water_mm' => $headOfWater] : [];
         foreach ($schools as $question => $answer) {
             $name = str_replace('-', '_', $question);
             if (in_array($answer, $takes[$name] ?? [], true)) {
                 $settled[$name] = $answer;
             }
             // They speak of flashing an opening: a strip elsewhere may be another thing.
-            $settled += $generator instanceof DressedOpening ? array_intersect_key(Schools::materials($question, $answer), $takes) : [];
+            $settled +=
+                $generator instanceof DressedOpening
+                    ? array_intersect_key(Schools::materials($question, $answer), $takes)
+                    : [];
         }
         $usual = array_column($generator->parameters(), 'value', 'name');
-        [$depth, $frame] = [$stated['depth_mm'] ?? null, $stated['frame_depth_mm'] ?? $usual['frame_depth_mm'] ?? null];
+        [$depth, $frame] = [
+            $stated['depth_mm'] ?? null,
+            $stated['frame_depth_mm'] ?? ($usual['frame_depth_mm'] ?? null),
+        ];
         // Behind a board of its own the unit stays at the sheathing.
-        if (isset($takes['setback_mm'], $schools['unit-depth']) && ! isset($takes['insulation_mm']) && is_float($depth) && is_float($frame)) {
+        if (
+            isset($takes['setback_mm'], $schools['unit-depth']) &&
+            ! isset($takes['insulation_mm']) &&
+            is_float($depth) &&
+            is_float($frame)
+        ) {
             $setback = UnitDepths::setback($schools['unit-depth'], $depth, $frame);
             $settled += $setback === null ? [] : ['setback_mm' => $setback];
         }

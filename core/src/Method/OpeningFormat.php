@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Method;
 
 use Apron\Detail\DetailFormat;
@@ -25,10 +27,17 @@ final class OpeningFormat
         $given = $node->get('parameters');
         $parameters = DetailFormat::figures($given);
         try {
-            $detail = $generator->make($id, $title, $parameters + Methods::settled($generator, $schools, $headOfWater, $parameters), $materials);
+            $detail = $generator->make(
+                $id,
+                $title,
+                $parameters + Methods::settled($generator, $schools, $headOfWater, $parameters),
+                $materials,
+            );
         } catch (CannotGenerate $wrong) {
-            ($given->has($wrong->parameter) ? $given->get($wrong->parameter) : $given)
-                ->refuse($wrong->expected, $given->has($wrong->parameter) ? null : "{$wrong->parameter} {$wrong->value}");
+            ($given->has($wrong->parameter) ? $given->get($wrong->parameter) : $given)->refuse(
+                $wrong->expected,
+                $given->has($wrong->parameter) ? null : "{$wrong->parameter} {$wrong->value}",
+            );
         }
 
         return new ScheduledOpening($id, $title, $generator->name(), $parameters, $detail);
@@ -37,6 +46,11 @@ final class OpeningFormat
     /** @return array<string, mixed> */
     public static function write(ScheduledOpening $row): array
     {
-        return ['id' => $row->id, 'title' => $row->title, 'generator' => $row->generator, 'parameters' => (object) $row->parameters];
+        return [
+            'id' => $row->id,
+            'title' => $row->title,
+            'generator' => $row->generator,
+            'parameters' => (object) $row->parameters,
+        ];
     }
 }

@@ -1,8 +1,12 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Method;
 
-/** The opening schedule as one is printed: openings of one kind are drawn once, for they differ in their sizes alone. */
+/**
+ * The opening schedule as one is printed: openings of one kind are drawn once, for they differ in their sizes alone.
+ */
 final class OpeningSchedule
 {
     /** So many sequences are each printed whole; of more, one of each kind. */
@@ -29,8 +33,17 @@ final class OpeningSchedule
     /** @return array<string, float> by name, mm: what its method must be told, in the method's order */
     public static function sizes(ScheduledOpening $opening): array
     {
-        $names = array_column(array_filter(Methods::named($opening->generator)?->parameters() ?? [], fn (array $p): bool => $p['kind'] === 'size'), 'name');
+        $names = array_column(
+            array_filter(
+                Methods::named($opening->generator)?->parameters() ?? [],
+                fn (array $p): bool => $p['kind'] === 'size',
+            ),
+            'name',
+        );
 
-        return array_map(floatval(...), array_intersect_key(array_merge(array_flip($names), $opening->parameters), array_flip($names)));
+        return array_map(
+            floatval(...),
+            array_intersect_key(array_merge(array_flip($names), $opening->parameters), array_flip($names)),
+        );
     }
 }

@@ -1,17 +1,24 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Method;
 
 use Apron\Detail\Detail;
 
 /**
- * One row of the opening schedule: a method and its sizes. Its pieces are not kept but made whenever the project is read, so that a
- * school or a wind settled for the project later reaches every opening that does not say otherwise.
+ * One row of the opening schedule: a method and its sizes. Its pieces are not kept but made whenever the project is
+ * read, so that a school or a wind settled for the project later reaches every opening that does not say otherwise.
  */
 final readonly class ScheduledOpening
 {
     /** @param  array<string, float|string>  $parameters  as stated for this opening alone; lengths in mm */
-    public function __construct(public string $id, public string $title, public string $generator, public array $parameters, public Detail $detail)
-    {
+    public function __construct(
+        public string $id,
+        public string $title,
+        public string $generator,
+        public array $parameters,
+        public Detail $detail,
+    ) {
     }
 }

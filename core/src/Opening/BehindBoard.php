@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Opening;
 
 use Apron\Detail\CutSize;
@@ -10,9 +12,9 @@ use Apron\Detail\PieceRole;
 use Apron\Material\Material;
 
 /**
- * An opening behind thick exterior insulation: two planes of water. At the head a flashing reaches back to the sheathing, membrane on a
- * wedge of board with metal only at the outer edge, for metal right through is a large thermal bridge; at the sill a second pan takes what
- * runs on the board's face.
+ * An opening behind thick exterior insulation: two planes of water. At the head a flashing reaches back to the
+ * sheathing, membrane on a wedge of board with metal only at the outer edge, for metal right through is a large thermal
+ * bridge; at the sill a second pan takes what runs on the board's face.
  */
 trait BehindBoard
 {
@@ -45,11 +47,36 @@ trait BehindBoard
 
         return [
             $this->edge('head-edge', $s, $used, $at['head-wedge-metal'], 'reveal-head', $h),
-            $this->laid('head-flashing', $used['strip_material'], PieceKind::Membrane, $at['head-flashing-out'], [
-                $this->patch('head-flashing.face', 'face', [-$past, $h, $w + $past, $h + $s['upstand_mm']], ['h'], $at['head-flashing-out']),
-                $this->patch('head-flashing.out', 'reveal-head', [0, $s['metal_mm'] - $s['metal_lap_mm'], $w, $board], ['h'], $at['head-flashing-out']),
-            ], PieceRole::HeadFlashing, new CutSize($w + 2 * $past, $s['upstand_mm'] + $board - $s['metal_mm'] + $s['metal_lap_mm'])),
-            $this->courseAbove($s, $used['membrane_material'], $at['course-over-flashing'], $s['upstand_mm'] - $s['membrane_lap_mm']),
+            $this->laid(
+                'head-flashing',
+                $used['strip_material'],
+                PieceKind::Membrane,
+                $at['head-flashing-out'],
+                [
+                    $this->patch(
+                        'head-flashing.face',
+                        'face',
+                        [-$past, $h, $w + $past, $h + $s['upstand_mm']],
+                        ['h'],
+                        $at['head-flashing-out'],
+                    ),
+                    $this->patch(
+                        'head-flashing.out',
+                        'reveal-head',
+                        [0, $s['metal_mm'] - $s['metal_lap_mm'], $w, $board],
+                        ['h'],
+                        $at['head-flashing-out'],
+                    ),
+                ],
+                PieceRole::HeadFlashing,
+                new CutSize($w + 2 * $past, $s['upstand_mm'] + $board - $s['metal_mm'] + $s['metal_lap_mm']),
+            ),
+            $this->courseAbove(
+                $s,
+                $used['membrane_material'],
+                $at['course-over-flashing'],
+                $s['upstand_mm'] - $s['membrane_lap_mm'],
+            ),
         ];
     }
 
@@ -62,21 +89,55 @@ trait BehindBoard
      */
     protected function boardAndSecondPan(array $s, array $used, array $at, bool $over): array
     {
-        [$w, $h, $d, $m, $board, $up] = [$s['width_mm'], $s['height_mm'], $s['depth_mm'], $s['margin_mm'], $s['insulation_mm'], $s['second_upturn_mm']];
+        [$w, $h, $d, $m, $board, $up] = [
+            $s['width_mm'],
+            $s['height_mm'],
+            $s['depth_mm'],
+            $s['margin_mm'],
+            $s['insulation_mm'],
+            $s['second_upturn_mm'],
+        ];
         [$pan, $from] = [$at['second-pan-apart'] ?? $at['second-pan-over'], $s['metal_mm'] - $s['metal_lap_mm']];
 
         return [
-            new Piece('boards', $used['board_material'], PieceKind::Board, null, false, false, $at['boards-round'], null, new Edges, array_map(
-                fn (string $side, array $rect) => $this->patch("boards.$side", 'outer-face', $rect, ['b'], $at['boards-round']),
-                ['below', 'left', 'right', 'above'], [[-$m, -$m, $w + $m, 0], [-$m, 0, 0, $h], [$w, 0, $w + $m, $h], [-$m, $h, $w + $m, $h + $m]],
-            ), null),
+            new Piece(
+                'boards',
+                $used['board_material'],
+                PieceKind::Board,
+                null,
+                false,
+                false,
+                $at['boards-round'],
+                null,
+                new Edges,
+                array_map(
+                    fn (string $side, array $rect) => $this->patch(
+                        "boards.$side",
+                        'outer-face',
+                        $rect,
+                        ['b'],
+                        $at['boards-round'],
+                    ),
+                    ['below', 'left', 'right', 'above'],
+                    [[-$m, -$m, $w + $m, 0], [-$m, 0, 0, $h], [$w, 0, $w + $m, $h], [-$m, $h, $w + $m, $h + $m]],
+                ),
+                null,
+            ),
             $this->edge('sill-edge', $s, $used, $at['reveal-metal-edge'], 'reveal-sill', 0.0),
-            $this->laid('second-pan', $used['pan_material'], PieceKind::Formable, $pan, [
-                $this->patch('second-pan.sill', 'reveal-sill', [0, $from, $w, $board], ['s'], $pan),
-                $this->patch('second-pan.left', 'reveal-jamb-left', [$from, 0, $board, $up], ['s'], $pan),
-                $this->patch('second-pan.right', 'reveal-jamb-right', [$from, 0, $board, $up], ['s'], $pan),
-                ...($over ? [$this->patch('second-pan.over', 'sill', [0, 0, $w, $d], ['s'], $pan)] : []),
-            ], null, new CutSize($w + 2 * $up, $board - $from + ($over ? $d : $up))),
+            $this->laid(
+                'second-pan',
+                $used['pan_material'],
+                PieceKind::Formable,
+                $pan,
+                [
+                    $this->patch('second-pan.sill', 'reveal-sill', [0, $from, $w, $board], ['s'], $pan),
+                    $this->patch('second-pan.left', 'reveal-jamb-left', [$from, 0, $board, $up], ['s'], $pan),
+                    $this->patch('second-pan.right', 'reveal-jamb-right', [$from, 0, $board, $up], ['s'], $pan),
+                    ...$over ? [$this->patch('second-pan.over', 'sill', [0, 0, $w, $d], ['s'], $pan)] : [],
+                ],
+                null,
+                new CutSize($w + 2 * $up, $board - $from + ($over ? $d : $up)),
+            ),
         ];
     }
 
@@ -88,10 +149,28 @@ trait BehindBoard
      */
     private function edge(string $id, array $s, array $used, int $step, string $facet, float $y): Piece
     {
-        return $this->laid($id, $used['edge_material'], PieceKind::Metal, $step, [
-            $this->patch("$id.in", $facet, [0, 0, $s['width_mm'], $s['metal_mm']], ['e'], $step),
-            $this->patch("$id.drip", 'outer-face', [0, $y - $s['drip_mm'], $s['width_mm'], $y], ['e'], $step, null, true),
-        ], null, new CutSize($s['width_mm'], $s['metal_mm'] + $s['drip_mm']), null, false);
+        return $this->laid(
+            $id,
+            $used['edge_material'],
+            PieceKind::Metal,
+            $step,
+            [
+                $this->patch("$id.in", $facet, [0, 0, $s['width_mm'], $s['metal_mm']], ['e'], $step),
+                $this->patch(
+                    "$id.drip",
+                    'outer-face',
+                    [0, $y - $s['drip_mm'], $s['width_mm'], $y],
+                    ['e'],
+                    $step,
+                    null,
+                    true,
+                ),
+            ],
+            null,
+            new CutSize($s['width_mm'], $s['metal_mm'] + $s['drip_mm']),
+            null,
+            false,
+        );
     }
 
     protected function outerBoard(array $s): float
@@ -106,12 +185,22 @@ trait BehindBoard
     protected function figuresBehindBoard(string $does, array $s): ?array
     {
         return match ($does) {
-            'head-wedge-metal' => ['bevel_deg' => $s['bevel_deg'], 'leg_mm' => $s['metal_mm'], 'drip_mm' => $s['drip_mm']],
+            'head-wedge-metal' => [
+                'bevel_deg' => $s['bevel_deg'],
+                'leg_mm' => $s['metal_mm'],
+                'drip_mm' => $s['drip_mm'],
+            ],
             'head-flashing-out' => ['upstand_mm' => $s['upstand_mm'], 'lap_mm' => $s['metal_lap_mm']],
-            'course-over-flashing' => ['lap_mm' => $s['membrane_lap_mm'], 'clear_mm' => $s['upstand_mm'] - $s['membrane_lap_mm']],
+            'course-over-flashing' => [
+                'lap_mm' => $s['membrane_lap_mm'],
+                'clear_mm' => $s['upstand_mm'] - $s['membrane_lap_mm'],
+            ],
             'boards-round' => ['board_mm' => $s['insulation_mm']],
             'reveal-metal-edge' => ['leg_mm' => $s['metal_mm'], 'drip_mm' => $s['drip_mm']],
-            'second-pan-apart', 'second-pan-over' => ['lap_mm' => $s['metal_lap_mm'], 'upturn_mm' => $s['second_upturn_mm']],
+            'second-pan-apart', 'second-pan-over' => [
+                'lap_mm' => $s['metal_lap_mm'],
+                'upturn_mm' => $s['second_upturn_mm'],
+            ],
             default => null,
         };
     }
@@ -119,10 +208,20 @@ trait BehindBoard
     /** @param  array<string, float>  $s */
     protected function demandBoardRoom(array $s): void
     {
-        $this->demandBelow($s, 'metal_mm', $s['insulation_mm'], 'the thickness of the board: metal stays at its outer edge');
+        $this->demandBelow(
+            $s,
+            'metal_mm',
+            $s['insulation_mm'],
+            'the thickness of the board: metal stays at its outer edge',
+        );
         $this->demandBelow($s, 'metal_lap_mm', $s['metal_mm'] + 1, 'the metal that it laps');
         $this->demandBelow($s, 'upstand_mm', $s['margin_mm'], 'the wall above the opening that is drawn');
-        $this->demandBelow($s, 'membrane_lap_mm', $s['upstand_mm'] - $s['face_return_mm'] + 1, 'the upstand less the leg of the head liner, which the flashing covers');
+        $this->demandBelow(
+            $s,
+            'membrane_lap_mm',
+            $s['upstand_mm'] - $s['face_return_mm'] + 1,
+            'the upstand less the leg of the head liner, which the flashing covers',
+        );
         $this->demandBelow($s, 'second_upturn_mm', $s['height_mm'], 'the height of the opening');
     }
 }

@@ -1,10 +1,13 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Opening;
 
 /**
- * A door that is stepped over nothing: its sill is set down below the finished floor, the pan is formed into that recess and drains
- * out under the threshold into a channel. The recess is the only dam there is: the trace says what wind it holds against.
+ * A door that is stepped over nothing: its sill is set down below the finished floor, the pan is formed into that
+ * recess and drains out under the threshold into a channel. The recess is the only dam there is: the trace says what
+ * wind it holds against.
  */
 final class DoorWithFlushThreshold extends StrappedUnitInSelfAdhered
 {
@@ -14,7 +17,20 @@ final class DoorWithFlushThreshold extends StrappedUnitInSelfAdhered
 
     protected function order(array $chosen, array $s): array
     {
-        return $this->coupled(['membrane-below-and-beside', 'threshold-pan', 'jamb-liners', 'head-liner', 'course-to-arris', 'door-on-blocks', 'outer-seals', $chosen['air_seal'] === 'tape' ? 'inner-tape' : 'inner-air-seal', 'threshold-channel'], $s);
+        return $this->coupled(
+            [
+                'membrane-below-and-beside',
+                'threshold-pan',
+                'jamb-liners',
+                'head-liner',
+                'course-to-arris',
+                'door-on-blocks',
+                'outer-seals',
+                $chosen['air_seal'] === 'tape' ? 'inner-tape' : 'inner-air-seal',
+                'threshold-channel',
+            ],
+            $s,
+        );
     }
 
     protected function backDam(array $s): float

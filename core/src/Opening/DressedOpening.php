@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Opening;
 
 use Apron\Detail\CutSize;
@@ -24,12 +26,17 @@ use Apron\Json\Node;
 use Apron\Material\Material;
 
 /**
- * A unit in an opening, whatever the water plane round it is: its sizes, the pan, the liners of jambs and head. What is peculiar to
- * a water plane is in the traits `In…`, to the way the unit is held in `Flanged` and `OnStraps`; a class puts two of them together.
+ * A unit in an opening, whatever the water plane round it is: its sizes, the pan, the liners of jambs and head. What is
+ * peculiar to a water plane is in the traits `In…`, to the way the unit is held in `Flanged` and `OnStraps`; a class
+ * puts two of them together.
  */
 abstract class DressedOpening extends DetailGenerator
 {
-    protected const EXTENTS = ['width_mm' => [300.0, 6000.0], 'height_mm' => [300.0, 6000.0], 'depth_mm' => [60.0, 1000.0]];
+    protected const EXTENTS = [
+        'width_mm' => [300.0, 6000.0],
+        'height_mm' => [300.0, 6000.0],
+        'depth_mm' => [60.0, 1000.0],
+    ];
 
     /** @var list<string> groups of figures it needs besides those of every opening */
     protected const GROUPS = [];
@@ -41,7 +48,11 @@ abstract class DressedOpening extends DetailGenerator
     {
         $data = CoreData::read('figures/openings');
         $own = $data->get('methods')->optional(static::NAME);
-        parent::__construct([$data->get('figures'), ...array_map(fn (string $group): Node => $data->get($group), static::GROUPS), ...($own === null ? [] : [$own])]);
+        parent::__construct([
+            $data->get('figures'),
+            ...array_map(fn (string $group): Node => $data->get($group), static::GROUPS),
+            ...$own === null ? [] : [$own],
+        ]);
         $this->least = array_map(fn (Node $row): float => $row->number(), $data->get('least')->entries());
     }
 
@@ -63,11 +74,23 @@ abstract class DressedOpening extends DetailGenerator
      */
     abstract protected function pieces(array $s, array $used, array $at, array $chosen): array;
 
-    protected function draw(string $id, string $title, array $s, array $used, array $chosen, Generated $generated): Detail
-    {
+    protected function draw(
+        string $id,
+        string $title,
+        array $s,
+        array $used,
+        array $chosen,
+        Generated $generated,
+    ): Detail {
         $opening = new OpeningGeometry(
-            width: $s['width_mm'], height: $s['height_mm'], depth: $s['depth_mm'], margin: $s['margin_mm'],
-            sillPitch: SillPitch::Out, sillFall: $s['sill_fall_mm'], backDam: $this->backDam($s), headOfWater: $s['head_of_water_mm'],
+            width: $s['width_mm'],
+            height: $s['height_mm'],
+            depth: $s['depth_mm'],
+            margin: $s['margin_mm'],
+            sillPitch: SillPitch::Out,
+            sillFall: $s['sill_fall_mm'],
+            backDam: $this->backDam($s),
+            headOfWater: $s['head_of_water_mm'],
             outerBoard: $this->outerBoard($s),
         );
         $order = $this->order($chosen, $s);
@@ -75,11 +98,23 @@ abstract class DressedOpening extends DetailGenerator
         $pieces = $this->pieces($s, $used, $at, $chosen);
 
         return new Detail(
-            id: $id, title: $title, opening: $opening, facets: $opening->facets(), folds: [], release: null, tolerant: $this->tolerant($chosen),
-            unit: $this->set($s, $chosen), pieces: $pieces, penetrations: [], fasteners: $this->fasteners($s, $chosen, $pieces), framing: $this->framing($s),
-            leastLaps: $this->leastLaps(), panUpturn: $s['pan_upturn_mm'],
+            id: $id,
+            title: $title,
+            opening: $opening,
+            facets: $opening->facets(),
+            folds: [],
+            release: null,
+            tolerant: $this->tolerant($chosen),
+            unit: $this->set($s, $chosen),
+            pieces: $pieces,
+            penetrations: [],
+            fasteners: $this->fasteners($s, $chosen, $pieces),
+            framing: $this->framing($s),
+            leastLaps: $this->leastLaps(),
+            panUpturn: $s['pan_upturn_mm'],
             steps: $this->numbered(array_map(fn (string $does): array => [$does, $this->figuresOf($does, $s)], $order)),
-            generated: $generated, gaps: $this->gaps($s),
+            generated: $generated,
+            gaps: $this->gaps($s),
         );
     }
 
@@ -89,7 +124,11 @@ abstract class DressedOpening extends DetailGenerator
             throw new CannotGenerate('height_mm', $s['height_mm'], 'an opening taller than the pan upturn and its lap');
         }
         if ($s['margin_mm'] <= $s['face_return_mm']) {
-            throw new CannotGenerate('margin_mm', $s['margin_mm'], sprintf('more than the return on the face, %g mm', $s['face_return_mm']));
+            throw new CannotGenerate(
+                'margin_mm',
+                $s['margin_mm'],
+                sprintf('more than the return on the face, %g mm', $s['face_return_mm']),
+            );
         }
     }
 
@@ -161,7 +200,11 @@ abstract class DressedOpening extends DetailGenerator
     protected function figuresOf(string $does, array $s): array
     {
         return match ($does) {
-            'sill-pan', 'sill-tape', 'threshold-pan' => ['upturn_mm' => $s['pan_upturn_mm'], 'face_mm' => $s['face_return_mm'], 'dam_mm' => $this->backDam($s)],
+            'sill-pan', 'sill-tape', 'threshold-pan' => [
+                'upturn_mm' => $s['pan_upturn_mm'],
+                'face_mm' => $s['face_return_mm'],
+                'dam_mm' => $this->backDam($s),
+            ],
             'jamb-liners', 'head-liner' => ['lap_mm' => $s['membrane_lap_mm'], 'face_mm' => $s['face_return_mm']],
             'course-to-arris' => ['lap_mm' => $s['membrane_lap_mm']],
             'unit-in-sealant' => ['clearance_mm' => $s['clearance_mm']],
@@ -187,8 +230,8 @@ abstract class DressedOpening extends DetailGenerator
     }
 
     /**
-     * Where the unit sits and how its joints are closed: its outer face on the face of the wall, its frame reaching in by what such
-     * units commonly do.
+     * Where the unit sits and how its joints are closed: its outer face on the face of the wall, its frame reaching in
+     * by what such units commonly do.
      *
      * @param  array<string, float>  $s
      * @param  array<string, string>  $chosen
@@ -203,7 +246,12 @@ abstract class DressedOpening extends DetailGenerator
     {
         $closed = new UnitJoint(Edge::Sealed, true, true);
 
-        return ['sill' => new UnitJoint(Edge::Open, true, true), 'head' => $closed, 'jamb-left' => $closed, 'jamb-right' => $closed];
+        return [
+            'sill' => new UnitJoint(Edge::Open, true, true),
+            'head' => $closed,
+            'jamb-left' => $closed,
+            'jamb-right' => $closed,
+        ];
     }
 
     /** @return list<LeastLap> */
@@ -220,7 +268,8 @@ abstract class DressedOpening extends DetailGenerator
     }
 
     /**
-     * How far above the opening the water plane is cut level, so that the head can be dressed before it comes down again.
+     * How far above the opening the water plane is cut level, so that the head can be dressed before it comes down
+     * again.
      *
      * @param  array<string, float>  $s
      */
@@ -246,19 +295,28 @@ abstract class DressedOpening extends DetailGenerator
     {
         [$w, $d, $up, $face] = [$s['width_mm'], $s['depth_mm'], $s['pan_upturn_mm'], $s['face_return_mm']];
 
-        return $this->laid('pan', $material, $kind, $step, [
-            $this->patch('pan.sill', 'sill', [0, 0, $w, $d], ['p'], $step),
-            $this->patch('pan.jamb-left', 'jamb-left', [0, 0, $d, $up], ['p'], $step),
-            $this->patch('pan.jamb-right', 'jamb-right', [0, 0, $d, $up], ['p'], $step),
-            $this->patch('pan.face', 'face', [-$face, -$face, $w + $face, 0], ['p'], $step),
-            $this->patch('pan.ear-left', 'face', [-$face, 0, 0, $up], ['p'], $step),
-            $this->patch('pan.ear-right', 'face', [$w, 0, $w + $face, $up], ['p'], $step),
-        ], PieceRole::Pan, new CutSize($w + 2 * $up, $d + $face));
+        return $this->laid(
+            'pan',
+            $material,
+            $kind,
+            $step,
+            [
+                $this->patch('pan.sill', 'sill', [0, 0, $w, $d], ['p'], $step),
+                $this->patch('pan.jamb-left', 'jamb-left', [0, 0, $d, $up], ['p'], $step),
+                $this->patch('pan.jamb-right', 'jamb-right', [0, 0, $d, $up], ['p'], $step),
+                $this->patch('pan.face', 'face', [-$face, -$face, $w + $face, 0], ['p'], $step),
+                $this->patch('pan.ear-left', 'face', [-$face, 0, 0, $up], ['p'], $step),
+                $this->patch('pan.ear-right', 'face', [$w, 0, $w + $face, $up], ['p'], $step),
+            ],
+            PieceRole::Pan,
+            new CutSize($w + 2 * $up, $d + $face),
+        );
     }
 
     /**
      * @param  array<string, float>  $s
-     * @param  float|null  $foot  where they start above the sill; by the lap over the pan's upturn where nothing is said
+     * @param  float|null  $foot  where they start above the sill; by the lap over the pan's upturn where nothing is
+     *   said
      * @return list<Piece>
      */
     protected function jambLiners(array $s, Material $material, int $step, ?float $foot = null): array
@@ -268,33 +326,64 @@ abstract class DressedOpening extends DetailGenerator
         $cut = new CutSize($h - $foot, $d + $face);
 
         return [
-            $this->laid('liner-left', $material, PieceKind::Membrane, $step, [
-                $this->patch('liner-left.jamb', 'jamb-left', [0, $foot, $d, $h], ['l'], $step),
-                $this->patch('liner-left.face', 'face', [-$face, $foot, 0, $h], ['l'], $step),
-            ], null, $cut),
-            $this->laid('liner-right', $material, PieceKind::Membrane, $step, [
-                $this->patch('liner-right.jamb', 'jamb-right', [0, $foot, $d, $h], ['r'], $step),
-                $this->patch('liner-right.face', 'face', [$w, $foot, $w + $face, $h], ['r'], $step),
-            ], null, $cut),
+            $this->laid(
+                'liner-left',
+                $material,
+                PieceKind::Membrane,
+                $step,
+                [
+                    $this->patch('liner-left.jamb', 'jamb-left', [0, $foot, $d, $h], ['l'], $step),
+                    $this->patch('liner-left.face', 'face', [-$face, $foot, 0, $h], ['l'], $step),
+                ],
+                null,
+                $cut,
+            ),
+            $this->laid(
+                'liner-right',
+                $material,
+                PieceKind::Membrane,
+                $step,
+                [
+                    $this->patch('liner-right.jamb', 'jamb-right', [0, $foot, $d, $h], ['r'], $step),
+                    $this->patch('liner-right.face', 'face', [$w, $foot, $w + $face, $h], ['r'], $step),
+                ],
+                null,
+                $cut,
+            ),
         ];
     }
 
     /**
-     * Without it the inner seal at the head would lie on bare wood, and the wall's air layer would stop short of the unit.
+     * Without it the inner seal at the head would lie on bare wood, and the wall's air layer would stop short of the
+     * unit.
      *
      * @param  array<string, float>  $s
      */
     protected function headLiner(array $s, Material $material, int $step): Piece
     {
-        [$w, $h, $d, $face, $leg] = [$s['width_mm'], $s['height_mm'], $s['depth_mm'], $s['face_return_mm'], $s['membrane_lap_mm']];
+        [$w, $h, $d, $face, $leg] = [
+            $s['width_mm'],
+            $s['height_mm'],
+            $s['depth_mm'],
+            $s['face_return_mm'],
+            $s['membrane_lap_mm'],
+        ];
 
-        return $this->laid('head-liner', $material, PieceKind::Formable, $step, [
-            $this->patch('head-liner.head', 'head', [0, 0, $w, $d], ['t'], $step),
-            $this->patch('head-liner.jamb-left', 'jamb-left', [0, $h - $leg, $d, $h], ['t'], $step),
-            $this->patch('head-liner.jamb-right', 'jamb-right', [0, $h - $leg, $d, $h], ['t'], $step),
-            $this->patch('head-liner.face', 'face', [-$face, $h, $w + $face, $h + $face], ['t'], $step),
-            $this->patch('head-liner.ear-left', 'face', [-$face, $h - $leg, 0, $h], ['t'], $step),
-            $this->patch('head-liner.ear-right', 'face', [$w, $h - $leg, $w + $face, $h], ['t'], $step),
-        ], null, new CutSize($w + 2 * $leg, $d + $face));
+        return $this->laid(
+            'head-liner',
+            $material,
+            PieceKind::Formable,
+            $step,
+            [
+                $this->patch('head-liner.head', 'head', [0, 0, $w, $d], ['t'], $step),
+                $this->patch('head-liner.jamb-left', 'jamb-left', [0, $h - $leg, $d, $h], ['t'], $step),
+                $this->patch('head-liner.jamb-right', 'jamb-right', [0, $h - $leg, $d, $h], ['t'], $step),
+                $this->patch('head-liner.face', 'face', [-$face, $h, $w + $face, $h + $face], ['t'], $step),
+                $this->patch('head-liner.ear-left', 'face', [-$face, $h - $leg, 0, $h], ['t'], $step),
+                $this->patch('head-liner.ear-right', 'face', [$w, $h - $leg, $w + $face, $h], ['t'], $step),
+            ],
+            null,
+            new CutSize($w + 2 * $leg, $d + $face),
+        );
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Opening;
 
 use Apron\Detail\Gap;
@@ -12,8 +14,9 @@ use Apron\Material\Material;
 use Apron\Trace\Outcome;
 
 /**
- * A flanged unit in sheathing whose factory facer is the water plane: panel joints taped, the gap between sheathing and framing sealed
- * in the opening, a formable sill tape, tapes at jambs and head. A facer has no flap: the head tape relies on its bond.
+ * A flanged unit in sheathing whose factory facer is the water plane: panel joints taped, the gap between sheathing and
+ * framing sealed in the opening, a formable sill tape, tapes at jambs and head. A facer has no flap: the head tape
+ * relies on its bond.
  */
 class FlangedUnitInFacedSheathing extends DressedOpening
 {
@@ -27,10 +30,17 @@ class FlangedUnitInFacedSheathing extends DressedOpening
 
     protected const GROUPS = ['flanged', 'framed'];
 
-    protected const MATERIALS = [
-        'board_material' => 'osb-film-faced', 'tape_material' => 'seam-tape', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip',
-        'sealant_material' => 'sealant-silyl', 'unit_material' => 'window-unit',
-    ] + self::SPOT_MATERIALS + self::TRIM_MATERIALS;
+    protected const MATERIALS =
+        [
+            'board_material' => 'osb-film-faced',
+            'tape_material' => 'seam-tape',
+            'pan_material' => 'flashing-formable',
+            'strip_material' => 'flashing-strip',
+            'sealant_material' => 'sealant-silyl',
+            'unit_material' => 'window-unit',
+        ] +
+        self::SPOT_MATERIALS +
+        self::TRIM_MATERIALS;
 
     protected const CHOICES = self::HEADS + self::TRIM;
 
@@ -42,13 +52,29 @@ class FlangedUnitInFacedSheathing extends DressedOpening
 
     protected function order(array $chosen, array $s): array
     {
-        return $this->aroundTheUnit($this->spotted(['boards', 'upright-seams', 'level-seams', 'sheathing-gap', ...$this->dressed()], 'boards', $chosen), $s, $chosen);
+        return $this->aroundTheUnit(
+            $this->spotted(
+                ['boards', 'upright-seams', 'level-seams', 'sheathing-gap', ...$this->dressed()],
+                'boards',
+                $chosen,
+            ),
+            $s,
+            $chosen,
+        );
     }
 
     /** @return list<string> */
     protected function dressed(): array
     {
-        return ['sill-tape', 'jamb-liners', 'head-liner', 'unit-in-sealant', 'jamb-strips', 'head-strip-taped', 'inner-air-seal'];
+        return [
+            'sill-tape',
+            'jamb-liners',
+            'head-liner',
+            'unit-in-sealant',
+            'jamb-strips',
+            'head-strip-taped',
+            'inner-air-seal',
+        ];
     }
 
     protected function pieces(array $s, array $used, array $at, array $chosen): array
@@ -82,8 +108,8 @@ class FlangedUnitInFacedSheathing extends DressedOpening
     }
 
     /**
-     * A bead along the line where the sheathing ends and the framing begins, on all four returns: panels hide a network of gaps
-     * there, which tape on the face does not reach.
+     * A bead along the line where the sheathing ends and the framing begins, on all four returns: panels hide a network
+     * of gaps there, which tape on the face does not reach.
      *
      * @param  array<string, float>  $s
      * @return list<Piece>
@@ -92,8 +118,17 @@ class FlangedUnitInFacedSheathing extends DressedOpening
     {
         [$w, $h, $z] = [$s['width_mm'], $s['height_mm'], $s['sheathing_mm']];
         $beads = [];
-        foreach (['sill' => [0, $z - 5, $w, $z + 5], 'jamb-left' => [$z - 5, 0, $z + 5, $h], 'jamb-right' => [$z - 5, 0, $z + 5, $h], 'head' => [0, $z - 5, $w, $z + 5]] as $facet => $rect) {
-            $beads[] = $this->laid("gap-bead-$facet", $material, PieceKind::Sealant, $step, [$this->patch("gap-bead-$facet.in", $facet, $rect, [], $step)]);
+        foreach (
+            [
+                'sill' => [0, $z - 5, $w, $z + 5],
+                'jamb-left' => [$z - 5, 0, $z + 5, $h],
+                'jamb-right' => [$z - 5, 0, $z + 5, $h],
+                'head' => [0, $z - 5, $w, $z + 5],
+            ] as $facet => $rect
+        ) {
+            $beads[] = $this->laid("gap-bead-$facet", $material, PieceKind::Sealant, $step, [
+                $this->patch("gap-bead-$facet.in", $facet, $rect, [], $step),
+            ]);
         }
 
         return $beads;
@@ -107,7 +142,14 @@ class FlangedUnitInFacedSheathing extends DressedOpening
         }
         [$w, $h, $z0, $z1] = [$s['width_mm'], $s['height_mm'], $s['sheathing_mm'] - 1, $s['sheathing_mm'] + 1];
         $mouths = [];
-        foreach (['sill' => [0.0, $z0, $w, $z1], 'jamb-left' => [$z0, 0.0, $z1, $h], 'jamb-right' => [$z0, 0.0, $z1, $h], 'head' => [0.0, $z0, $w, $z1]] as $facet => $rect) {
+        foreach (
+            [
+                'sill' => [0.0, $z0, $w, $z1],
+                'jamb-left' => [$z0, 0.0, $z1, $h],
+                'jamb-right' => [$z0, 0.0, $z1, $h],
+                'head' => [0.0, $z0, $w, $z1],
+            ] as $facet => $rect
+        ) {
             $mouths[] = new Mouth($facet, new Rect(...$rect), null);
         }
 
@@ -119,7 +161,11 @@ class FlangedUnitInFacedSheathing extends DressedOpening
         $this->demandFlange($s);
         $this->demandBoards($s);
         if (isset($s['sheathing_mm']) && ($s['sheathing_mm'] <= 5 || $s['depth_mm'] <= $s['sheathing_mm'] + 5)) {
-            throw new CannotGenerate('sheathing_mm', $s['sheathing_mm'], 'more than 5 mm and less than the return of the opening');
+            throw new CannotGenerate(
+                'sheathing_mm',
+                $s['sheathing_mm'],
+                'more than 5 mm and less than the return of the opening',
+            );
         }
     }
 
@@ -131,7 +177,10 @@ class FlangedUnitInFacedSheathing extends DressedOpening
     {
         return match ($does) {
             'boards', 'insulation-boards', 'flapped-panels' => [],
-            'heads-all', 'heads-outside-joints' => ['spot_mm' => $s['spot_mm'], 'apart_mm' => $s['fastener_spacing_mm']],
+            'heads-all', 'heads-outside-joints' => [
+                'spot_mm' => $s['spot_mm'],
+                'apart_mm' => $s['fastener_spacing_mm'],
+            ],
             'upright-seams', 'level-seams' => ['tape_mm' => $s['seam_tape_mm']],
             default => $this->flangedFigures($does, $s),
         };

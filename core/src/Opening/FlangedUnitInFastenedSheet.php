@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Opening;
 
 use Apron\Drafting\CannotGenerate;
@@ -9,10 +11,10 @@ use Apron\Trace\Outcome;
  * A unit with a nailing flange in a mechanically fastened sheet: sheet cut and turned in, head flap held up, sill pan,
  * jamb liners over the pan's upturns, unit, jamb strips over the flange, head strip, flap down, slits taped.
  *
- * Every lap sheds but the two slit tapes beside the flap, which rely on their bond. The sheet is cut straight across above
- * the head, as high as the jamb strips reach, and slit upward where the head strip ends: so the flap is as wide as the head
- * strip and its whole top edge lies under sheet. The jamb strips stop level with the sill, so that no bonded edge closes
- * the drain under the bottom flange.
+ * Every lap sheds but the two slit tapes beside the flap, which rely on their bond. The sheet is cut straight across
+ * above the head, as high as the jamb strips reach, and slit upward where the head strip ends: so the flap is as wide
+ * as the head strip and its whole top edge lies under sheet. The jamb strips stop level with the sill, so that no
+ * bonded edge closes the drain under the bottom flange.
  */
 class FlangedUnitInFastenedSheet extends DressedOpening
 {
@@ -24,10 +26,14 @@ class FlangedUnitInFastenedSheet extends DressedOpening
 
     protected const GROUPS = ['flanged', 'sheet'];
 
-    protected const MATERIALS = [
-        'sheet_material' => 'polyolefin-wrap', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip',
-        'tape_material' => 'seam-tape', 'unit_material' => 'window-unit',
-    ] + self::TRIM_MATERIALS;
+    protected const MATERIALS =
+        [
+            'sheet_material' => 'polyolefin-wrap',
+            'pan_material' => 'flashing-formable',
+            'strip_material' => 'flashing-strip',
+            'tape_material' => 'seam-tape',
+            'unit_material' => 'window-unit',
+        ] + self::TRIM_MATERIALS;
 
     protected const CHOICES = self::TRIM;
 
@@ -45,12 +51,25 @@ class FlangedUnitInFastenedSheet extends DressedOpening
     /** @return list<string> the steps once the sheet is on */
     protected function dressed(): array
     {
-        return ['sill-pan', 'jamb-liners', 'head-liner', 'unit-in-sealant', 'jamb-strips', 'head-strip', 'flap-down', 'slit-tapes', 'inner-air-seal'];
+        return [
+            'sill-pan',
+            'jamb-liners',
+            'head-liner',
+            'unit-in-sealant',
+            'jamb-strips',
+            'head-strip',
+            'flap-down',
+            'slit-tapes',
+            'inner-air-seal',
+        ];
     }
 
     protected function pieces(array $s, array $used, array $at, array $chosen): array
     {
-        return [$this->sheet($s, $used['sheet_material'], $at['sheet-cut-and-turned-in'], $at['flap-down']), ...$this->dressing($s, $used, $at)];
+        return [
+            $this->sheet($s, $used['sheet_material'], $at['sheet-cut-and-turned-in'], $at['flap-down']),
+            ...$this->dressing($s, $used, $at),
+        ];
     }
 
     /**
@@ -79,11 +98,22 @@ class FlangedUnitInFastenedSheet extends DressedOpening
     {
         $this->demandFlapRoom($s);
         if ($s['jamb_strip_past_head_mm'] > $s['sheet_cut_above_head_mm']) {
-            throw new CannotGenerate('jamb_strip_past_head_mm', $s['jamb_strip_past_head_mm'], sprintf('no more than the cut above the head, %g mm, so that the jamb strips lie on sheet', $s['sheet_cut_above_head_mm']));
+            throw new CannotGenerate(
+                'jamb_strip_past_head_mm',
+                $s['jamb_strip_past_head_mm'],
+                sprintf(
+                    'no more than the cut above the head, %g mm, so that the jamb strips lie on sheet',
+                    $s['sheet_cut_above_head_mm'],
+                ),
+            );
         }
         $lap = $this->headStripTop($s) - $s['sheet_cut_above_head_mm'];
         if ($lap < $this->least['flap_over_head_strip_mm']) {
-            throw new CannotGenerate('head_strip_mm', $s['head_strip_mm'], sprintf('enough for the flap to lap it by %g mm', $this->least['flap_over_head_strip_mm']));
+            throw new CannotGenerate(
+                'head_strip_mm',
+                $s['head_strip_mm'],
+                sprintf('enough for the flap to lap it by %g mm', $this->least['flap_over_head_strip_mm']),
+            );
         }
         if ($lap >= $s['flap_mm']) {
             throw new CannotGenerate('flap_mm', $s['flap_mm'], 'a flap that reaches above the head strip');
@@ -96,6 +126,8 @@ class FlangedUnitInFastenedSheet extends DressedOpening
      */
     protected function figuresOf(string $does, array $s): array
     {
-        return $this->sheetFigures($does, $s) + ($does === 'flap-down' ? ['lap_mm' => $this->headStripTop($s) - $s['sheet_cut_above_head_mm']] : []) + $this->flangedFigures($does, $s);
+        return $this->sheetFigures($does, $s) +
+            ($does === 'flap-down' ? ['lap_mm' => $this->headStripTop($s) - $s['sheet_cut_above_head_mm']] : []) +
+            $this->flangedFigures($does, $s);
     }
 }

@@ -1,33 +1,70 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Opening;
 
 use Apron\Detail\CutSize;
 use Apron\Detail\PieceKind;
 
 /**
- * A flanged unit in panels with factory flaps: upright seams before level ones, the flap of the upper panel over the lower, the spare
- * flap at the head of the wall cut off, the foot in a drained starter strip. At the opening it is dressed like a taped facer.
+ * A flanged unit in panels with factory flaps: upright seams before level ones, the flap of the upper panel over the
+ * lower, the spare flap at the head of the wall cut off, the foot in a drained starter strip. At the opening it is
+ * dressed like a taped facer.
  */
 final class FlangedUnitInFlappedPanels extends FlangedUnitInFacedSheathing
 {
     public const NAME = 'flanged-unit-in-flapped-panels';
 
-    protected const MATERIALS = ['panel_material' => 'eps-film-faced', 'tape_material' => 'seam-tape', 'starter_material' => 'steel-galvanised', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip', 'unit_material' => 'window-unit'] + self::SPOT_MATERIALS + self::TRIM_MATERIALS;
+    protected const MATERIALS =
+        [
+            'panel_material' => 'eps-film-faced',
+            'tape_material' => 'seam-tape',
+            'starter_material' => 'steel-galvanised',
+            'pan_material' => 'flashing-formable',
+            'strip_material' => 'flashing-strip',
+            'unit_material' => 'window-unit',
+        ] +
+        self::SPOT_MATERIALS +
+        self::TRIM_MATERIALS;
 
     protected function order(array $chosen, array $s): array
     {
-        return $this->aroundTheUnit($this->spotted(['starter-strip', 'flapped-panels', 'upright-seams', 'panel-flaps', ...$this->dressed()], 'flapped-panels', $chosen), $s, $chosen);
+        return $this->aroundTheUnit(
+            $this->spotted(
+                ['starter-strip', 'flapped-panels', 'upright-seams', 'panel-flaps', ...$this->dressed()],
+                'flapped-panels',
+                $chosen,
+            ),
+            $s,
+            $chosen,
+        );
     }
 
     protected function pieces(array $s, array $used, array $at, array $chosen): array
     {
         [$w, $m] = [$s['width_mm'], $s['margin_mm']];
-        $starter = $this->laid('starter-strip', $used['starter_material'], PieceKind::Metal, 1, [$this->patch('starter-strip.face', 'face', [-$m, -$m, $w + $m, -$m + 50], [], 1, null, true)], null, new CutSize($w + 2 * $m, 100), null, false);
+        $starter = $this->laid(
+            'starter-strip',
+            $used['starter_material'],
+            PieceKind::Metal,
+            1,
+            [$this->patch('starter-strip.face', 'face', [-$m, -$m, $w + $m, -$m + 50], [], 1, null, true)],
+            null,
+            new CutSize($w + 2 * $m, 100),
+            null,
+            false,
+        );
 
         return [
             $starter,
-            ...$this->boards($s, $used['panel_material'], $at['flapped-panels'], $s['panel_flap_mm'], $at['panel-flaps']),
+            ...$this->boards(
+                $s,
+                $used['panel_material'],
+                $at['flapped-panels'],
+                $s['panel_flap_mm'],
+                $at['panel-flaps'],
+            ),
             ...$this->spots($s, $used, $at, $chosen),
             ...$this->uprightTapes($s, $used['tape_material'], $at['upright-seams']),
             $this->pan($s, $used['pan_material'], $at['sill-tape']),

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Opening;
 
 use Apron\Detail\Piece;
@@ -8,8 +10,9 @@ use Apron\Material\Material;
 use Apron\Trace\Outcome;
 
 /**
- * A unit with a nailing flange in a fluid-applied membrane: fillets and a detail coat into the opening and onto the face, the
- * field coat over it, the unit in sealant, fluid flashing over the flange at jambs and head, the bottom left open.
+ * A unit with a nailing flange in a fluid-applied membrane: fillets and a detail coat into the opening and onto the
+ * face, the field coat over it, the unit in sealant, fluid flashing over the flange at jambs and head, the bottom left
+ * open.
  */
 final class FlangedUnitInFluid extends DressedOpening
 {
@@ -19,11 +22,19 @@ final class FlangedUnitInFluid extends DressedOpening
 
     protected const GROUPS = ['flanged'];
 
-    protected const MATERIALS = ['fluid_material' => 'fluid-permeable', 'flashing_material' => 'fluid-flashing', 'unit_material' => 'window-unit'] + self::TRIM_MATERIALS;
+    protected const MATERIALS =
+        [
+            'fluid_material' => 'fluid-permeable',
+            'flashing_material' => 'fluid-flashing',
+            'unit_material' => 'window-unit',
+        ] + self::TRIM_MATERIALS;
 
     protected const CHOICES = self::TRIM;
 
-    /** Coats hold by their seal to each other: over the flange, and where the field coat laps onto the detail coat below the sill. */
+    /**
+     * Coats hold by their seal to each other: over the flange, and where the field coat laps onto the detail coat below
+     * the sill.
+     */
     public function worst(array $parameters = []): Outcome
     {
         return Outcome::ReliesOnSeal;
@@ -31,7 +42,11 @@ final class FlangedUnitInFluid extends DressedOpening
 
     protected function order(array $chosen, array $s): array
     {
-        return $this->aroundTheUnit(['detail-coat', 'field-coat', 'unit-in-sealant', 'flange-flashing', 'inner-air-seal'], $s, $chosen);
+        return $this->aroundTheUnit(
+            ['detail-coat', 'field-coat', 'unit-in-sealant', 'flange-flashing', 'inner-air-seal'],
+            $s,
+            $chosen,
+        );
     }
 
     protected function pieces(array $s, array $used, array $at, array $chosen): array
@@ -51,7 +66,12 @@ final class FlangedUnitInFluid extends DressedOpening
      */
     private function flashing(array $s, Material $material, int $step): Piece
     {
-        [$w, $h, $inner, $out] = [$s['width_mm'], $s['height_mm'], $this->stripInner($s), $this->flangeOnFace($s) + $s['face_return_mm']];
+        [$w, $h, $inner, $out] = [
+            $s['width_mm'],
+            $s['height_mm'],
+            $this->stripInner($s),
+            $this->flangeOnFace($s) + $s['face_return_mm'],
+        ];
 
         return $this->laid('flange-flashing', $material, PieceKind::Fluid, $step, [
             $this->patch('flange-flashing.left', 'face', [-$out, 0, $inner, $h - $inner], ['g'], $step),

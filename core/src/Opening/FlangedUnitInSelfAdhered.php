@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Opening;
 
 use Apron\Detail\Edge;
@@ -7,9 +9,10 @@ use Apron\Detail\Edges;
 use Apron\Trace\Outcome;
 
 /**
- * A unit with a nailing flange in a self-adhered membrane. Shingled at the head: the membrane below and beside the opening first, the
- * course above only after the head strip, so that it laps over it and over what lies beside. Or, another school, the membrane all
- * at once and the head strip lapped over it the wrong way, its top edge under tape and mastic.
+ * A unit with a nailing flange in a self-adhered membrane. Shingled at the head: the membrane below and beside the
+ * opening first, the course above only after the head strip, so that it laps over it and over what lies beside. Or,
+ * another school, the membrane all at once and the head strip lapped over it the wrong way, its top edge under tape and
+ * mastic.
  */
 class FlangedUnitInSelfAdhered extends DressedOpening
 {
@@ -19,11 +22,20 @@ class FlangedUnitInSelfAdhered extends DressedOpening
 
     protected const GROUPS = ['flanged'];
 
-    protected const MATERIALS = ['membrane_material' => 'membrane-permeable', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip', 'unit_material' => 'window-unit'] + self::TRIM_MATERIALS;
+    protected const MATERIALS =
+        [
+            'membrane_material' => 'membrane-permeable',
+            'pan_material' => 'flashing-formable',
+            'strip_material' => 'flashing-strip',
+            'unit_material' => 'window-unit',
+        ] + self::TRIM_MATERIALS;
 
     protected const CHOICES = ['head' => ['shingle', 'reverse-lap']] + self::TRIM;
 
-    /** Shingled, every lap sheds and what leaks at the unit comes out under the open bottom flange; else the head relies on its seal. */
+    /**
+     * Shingled, every lap sheds and what leaks at the unit comes out under the open bottom flange; else the head relies
+     * on its seal.
+     */
     public function worst(array $parameters = []): Outcome
     {
         return ($parameters['head'] ?? 'shingle') === 'shingle' ? Outcome::Recovered : Outcome::ReliesOnSeal;
@@ -31,9 +43,28 @@ class FlangedUnitInSelfAdhered extends DressedOpening
 
     protected function order(array $chosen, array $s): array
     {
-        $all = ['membrane-below-and-beside', 'sill-pan', 'jamb-liners', 'head-liner', 'unit-in-sealant', 'jamb-strips', 'head-strip', 'course-above', 'inner-air-seal'];
+        $all = [
+            'membrane-below-and-beside',
+            'sill-pan',
+            'jamb-liners',
+            'head-liner',
+            'unit-in-sealant',
+            'jamb-strips',
+            'head-strip',
+            'course-above',
+            'inner-air-seal',
+        ];
         if ($chosen['head'] === 'reverse-lap') {
-            $all = ['membrane-all-over', 'sill-pan', 'jamb-liners', 'head-liner', 'unit-in-sealant', 'jamb-strips', 'head-strip-taped', 'inner-air-seal'];
+            $all = [
+                'membrane-all-over',
+                'sill-pan',
+                'jamb-liners',
+                'head-liner',
+                'unit-in-sealant',
+                'jamb-strips',
+                'head-strip-taped',
+                'inner-air-seal',
+            ];
         }
 
         return $this->aroundTheUnit($all, $s, $chosen);
@@ -42,18 +73,34 @@ class FlangedUnitInSelfAdhered extends DressedOpening
     protected function pieces(array $s, array $used, array $at, array $chosen): array
     {
         $shingled = isset($at['course-above']);
-        $first = $at['membrane-below-and-beside'] ?? $at['membrane-all-over'] ?? null;
+        $first = $at['membrane-below-and-beside'] ?? ($at['membrane-all-over'] ?? null);
         $cut = $this->cutAbove($s);
 
         return [
-            ...($first === null ? [] : [$this->field($s, $used['membrane_material'], $first, $shingled ? $cut : $s['margin_mm'])]),
+            ...$first === null
+                ? []
+                : [$this->field($s, $used['membrane_material'], $first, $shingled ? $cut : $s['margin_mm'])],
             $this->pan($s, $used['pan_material'], $at['sill-pan']),
             ...$this->jambLiners($s, $used['strip_material'], $at['jamb-liners']),
             $this->headLiner($s, $used['pan_material'], $at['head-liner']),
             ...$this->units($s, $used, $at),
             ...$this->jambStrips($s, $used['strip_material'], $at['jamb-strips']),
-            $this->headStrip($s, $used['strip_material'], $at['head-strip'] ?? $at['head-strip-taped'], $shingled ? null : new Edges(['top' => Edge::Sealed])),
-            ...($shingled ? [$this->courseAbove($s, $used['membrane_material'], $at['course-above'], $cut - $s['membrane_lap_mm'])] : []),
+            $this->headStrip(
+                $s,
+                $used['strip_material'],
+                $at['head-strip'] ?? $at['head-strip-taped'],
+                $shingled ? null : new Edges(['top' => Edge::Sealed]),
+            ),
+            ...$shingled
+                ? [
+                    $this->courseAbove(
+                        $s,
+                        $used['membrane_material'],
+                        $at['course-above'],
+                        $cut - $s['membrane_lap_mm'],
+                    ),
+                ]
+                : [],
         ];
     }
 }

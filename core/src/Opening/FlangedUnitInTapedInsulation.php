@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Opening;
 
 use Apron\Detail\CutSize;
@@ -9,18 +11,49 @@ use Apron\Drafting\CannotGenerate;
 use Apron\Material\Material;
 
 /**
- * A flanged unit in insulation boards that are the water plane, their joints taped: at the opening sill, jambs, head, and corner
- * patches, for slit tape alone leaves pinholes; the cut foam is covered on all four sides.
+ * A flanged unit in insulation boards that are the water plane, their joints taped: at the opening sill, jambs, head,
+ * and corner patches, for slit tape alone leaves pinholes; the cut foam is covered on all four sides.
  */
 final class FlangedUnitInTapedInsulation extends FlangedUnitInFacedSheathing
 {
     public const NAME = 'flanged-unit-in-taped-insulation';
 
-    protected const MATERIALS = ['board_material' => 'polyiso-foil', 'tape_material' => 'seam-tape', 'pan_material' => 'flashing-strip', 'corner_material' => 'flashing-formable', 'strip_material' => 'flashing-strip', 'unit_material' => 'window-unit'] + self::SPOT_MATERIALS + self::TRIM_MATERIALS;
+    protected const MATERIALS =
+        [
+            'board_material' => 'polyiso-foil',
+            'tape_material' => 'seam-tape',
+            'pan_material' => 'flashing-strip',
+            'corner_material' => 'flashing-formable',
+            'strip_material' => 'flashing-strip',
+            'unit_material' => 'window-unit',
+        ] +
+        self::SPOT_MATERIALS +
+        self::TRIM_MATERIALS;
 
     protected function order(array $chosen, array $s): array
     {
-        return $this->aroundTheUnit($this->spotted(['insulation-boards', 'upright-seams', 'level-seams', 'sill-tape-slit', 'corner-patches-sill', 'jamb-liners', 'head-tape-slit', 'corner-patches-head', 'unit-in-sealant', 'jamb-strips', 'head-strip-taped', 'inner-air-seal'], 'insulation-boards', $chosen), $s, $chosen);
+        return $this->aroundTheUnit(
+            $this->spotted(
+                [
+                    'insulation-boards',
+                    'upright-seams',
+                    'level-seams',
+                    'sill-tape-slit',
+                    'corner-patches-sill',
+                    'jamb-liners',
+                    'head-tape-slit',
+                    'corner-patches-head',
+                    'unit-in-sealant',
+                    'jamb-strips',
+                    'head-strip-taped',
+                    'inner-air-seal',
+                ],
+                'insulation-boards',
+                $chosen,
+            ),
+            $s,
+            $chosen,
+        );
     }
 
     protected function pieces(array $s, array $used, array $at, array $chosen): array
@@ -34,7 +67,12 @@ final class FlangedUnitInTapedInsulation extends FlangedUnitInFacedSheathing
             ...$this->levelTapes($s, $used['tape_material'], $at['level-seams']),
             $this->slitTape('pan', $s, $used['pan_material'], $at['sill-tape-slit']),
             ...$this->cornerPatches('sill', $s, $used['corner_material'], $at['corner-patches-sill']),
-            ...$this->jambLiners($s, $used['strip_material'], $at['jamb-liners'], $leg - $this->least['membrane_lap_mm']),
+            ...$this->jambLiners(
+                $s,
+                $used['strip_material'],
+                $at['jamb-liners'],
+                $leg - $this->least['membrane_lap_mm'],
+            ),
             $this->slitTape('head-liner', $s, $used['pan_material'], $at['head-tape-slit']),
             ...$this->cornerPatches('head', $s, $used['corner_material'], $at['corner-patches-head']),
             ...$this->units($s, $used, $at),
@@ -44,8 +82,8 @@ final class FlangedUnitInTapedInsulation extends FlangedUnitInFacedSheathing
     }
 
     /**
-     * A flat tape folded from the sill up the jambs, or from the head down them, and onto the face: slit at the corners, where it has
-     * not the material to go round.
+     * A flat tape folded from the sill up the jambs, or from the head down them, and onto the face: slit at the
+     * corners, where it has not the material to go round.
      *
      * @param  array<string, float>  $s
      */
@@ -55,12 +93,20 @@ final class FlangedUnitInTapedInsulation extends FlangedUnitInFacedSheathing
         [$facet, $up] = $id === 'pan' ? ['sill', $s['pan_upturn_mm']] : ['head', $s['membrane_lap_mm']];
         [$foot, $top, $v0, $v1] = $id === 'pan' ? [0.0, $up, -$face, 0.0] : [$h - $up, $h, $h, $h + $face];
 
-        return $this->laid($id, $material, PieceKind::Membrane, $step, [
-            $this->patch("$id.$facet", $facet, [0, 0, $w, $d], ['p'], $step),
-            $this->patch("$id.jamb-left", 'jamb-left', [0, $foot, $d, $top], ['p'], $step),
-            $this->patch("$id.jamb-right", 'jamb-right', [0, $foot, $d, $top], ['p'], $step),
-            $this->patch("$id.face", 'face', [0, $v0, $w, $v1], ['p'], $step),
-        ], $id === 'pan' ? \Apron\Detail\PieceRole::Pan : null, new CutSize($w + 2 * $up, $d + $face));
+        return $this->laid(
+            $id,
+            $material,
+            PieceKind::Membrane,
+            $step,
+            [
+                $this->patch("$id.$facet", $facet, [0, 0, $w, $d], ['p'], $step),
+                $this->patch("$id.jamb-left", 'jamb-left', [0, $foot, $d, $top], ['p'], $step),
+                $this->patch("$id.jamb-right", 'jamb-right', [0, $foot, $d, $top], ['p'], $step),
+                $this->patch("$id.face", 'face', [0, $v0, $w, $v1], ['p'], $step),
+            ],
+            $id === 'pan' ? \Apron\Detail\PieceRole::Pan : null,
+            new CutSize($w + 2 * $up, $d + $face),
+        );
     }
 
     /**
@@ -74,14 +120,33 @@ final class FlangedUnitInTapedInsulation extends FlangedUnitInFacedSheathing
         // Past the arris it covers the slit on both faces of the corner.
         [$past0, $past1] = $facet === 'sill' ? [-$leg, 0.0] : [$h, $h + $leg];
         $patches = [];
-        foreach (['left' => [0.0, -$leg, 0.0, 0.0, $leg], 'right' => [$w, $w, $w + $leg, $w - $leg, $w]] as $hand => [$x, $out0, $out1, $in0, $in1]) {
+        foreach (
+            [
+                'left' => [0.0, -$leg, 0.0, 0.0, $leg],
+                'right' => [$w, $w, $w + $leg, $w - $leg, $w],
+            ] as $hand => [$x, $out0, $out1, $in0, $in1]
+        ) {
             $id = "corner-$facet-$hand";
-            $patches[] = $this->laid($id, $material, PieceKind::Corner, $step, [
-                $this->patch("$id.$facet", $facet, [$in0, 0, $in1, $leg], ['c'], $step),
-                $this->patch("$id.jamb", "jamb-$hand", [0, $jamb[0], $leg, $jamb[1]], ['c'], $step),
-                $this->patch("$id.across", 'face', [min($out0, $in0), $past0, max($out1, $in1), $past1], ['c'], $step),
-                $this->patch("$id.beside", 'face', [$out0, $jamb[0], $out1, $jamb[1]], ['c'], $step),
-            ], null, new CutSize(2 * $leg, 2 * $leg));
+            $patches[] = $this->laid(
+                $id,
+                $material,
+                PieceKind::Corner,
+                $step,
+                [
+                    $this->patch("$id.$facet", $facet, [$in0, 0, $in1, $leg], ['c'], $step),
+                    $this->patch("$id.jamb", "jamb-$hand", [0, $jamb[0], $leg, $jamb[1]], ['c'], $step),
+                    $this->patch(
+                        "$id.across",
+                        'face',
+                        [min($out0, $in0), $past0, max($out1, $in1), $past1],
+                        ['c'],
+                        $step,
+                    ),
+                    $this->patch("$id.beside", 'face', [$out0, $jamb[0], $out1, $jamb[1]], ['c'], $step),
+                ],
+                null,
+                new CutSize(2 * $leg, 2 * $leg),
+            );
         }
 
         return $patches;
@@ -91,8 +156,19 @@ final class FlangedUnitInTapedInsulation extends FlangedUnitInFacedSheathing
     {
         parent::demandRoom($s);
         $leg = $s['corner_patch_mm'] / 2;
-        if ($leg < $this->least['membrane_lap_mm'] || $leg > min($s['depth_mm'], $s['face_return_mm'], $s['pan_upturn_mm'] / 2)) {
-            throw new CannotGenerate('corner_patch_mm', $s['corner_patch_mm'], sprintf('%g to %g mm, within the tapes it patches', 2 * $this->least['membrane_lap_mm'], 2 * min($s['depth_mm'], $s['face_return_mm'], $s['pan_upturn_mm'] / 2)));
+        if (
+            $leg < $this->least['membrane_lap_mm'] ||
+            $leg > min($s['depth_mm'], $s['face_return_mm'], $s['pan_upturn_mm'] / 2)
+        ) {
+            throw new CannotGenerate(
+                'corner_patch_mm',
+                $s['corner_patch_mm'],
+                sprintf(
+                    '%g to %g mm, within the tapes it patches',
+                    2 * $this->least['membrane_lap_mm'],
+                    2 * min($s['depth_mm'], $s['face_return_mm'], $s['pan_upturn_mm'] / 2),
+                ),
+            );
         }
     }
 

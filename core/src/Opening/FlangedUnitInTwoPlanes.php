@@ -1,13 +1,16 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Opening;
 
 use Apron\Trace\Outcome;
 
 /**
- * A unit whose flange is nailed to the sheathing, behind thick exterior insulation: dressed at the sheathing as in one plane, the head
- * flashing carried out over the board that is set round it afterwards. The pan drains under the open flange and down the sheathing; it
- * cannot be led out, for the board's edge comes last. What runs on the unit falls on the second pan.
+ * A unit whose flange is nailed to the sheathing, behind thick exterior insulation: dressed at the sheathing as in one
+ * plane, the head flashing carried out over the board that is set round it afterwards. The pan drains under the open
+ * flange and down the sheathing; it cannot be led out, for the board's edge comes last. What runs on the unit falls on
+ * the second pan.
  */
 final class FlangedUnitInTwoPlanes extends DressedOpening
 {
@@ -21,8 +24,12 @@ final class FlangedUnitInTwoPlanes extends DressedOpening
     protected const GROUPS = ['flanged', 'behind-board'];
 
     protected const MATERIALS = [
-        'membrane_material' => 'membrane-permeable', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip', 'unit_material' => 'window-unit',
-        'edge_material' => 'aluminium', 'board_material' => 'mineral-wool-board',
+        'membrane_material' => 'membrane-permeable',
+        'pan_material' => 'flashing-formable',
+        'strip_material' => 'flashing-strip',
+        'unit_material' => 'window-unit',
+        'edge_material' => 'aluminium',
+        'board_material' => 'mineral-wool-board',
     ];
 
     /** What leaks at the unit comes out behind its flange's open foot. */
@@ -33,10 +40,25 @@ final class FlangedUnitInTwoPlanes extends DressedOpening
 
     protected function order(array $chosen, array $s): array
     {
-        return $this->aroundTheUnit([
-            'membrane-below-and-beside', 'sill-pan', 'jamb-liners', 'head-liner', 'unit-in-sealant', 'jamb-strips', 'head-wedge-metal', 'head-flashing-out', 'course-over-flashing',
-            'boards-round', 'reveal-metal-edge', 'second-pan-apart', 'inner-air-seal',
-        ], $s, $chosen);
+        return $this->aroundTheUnit(
+            [
+                'membrane-below-and-beside',
+                'sill-pan',
+                'jamb-liners',
+                'head-liner',
+                'unit-in-sealant',
+                'jamb-strips',
+                'head-wedge-metal',
+                'head-flashing-out',
+                'course-over-flashing',
+                'boards-round',
+                'reveal-metal-edge',
+                'second-pan-apart',
+                'inner-air-seal',
+            ],
+            $s,
+            $chosen,
+        );
     }
 
     protected function pieces(array $s, array $used, array $at, array $chosen): array
@@ -60,13 +82,28 @@ final class FlangedUnitInTwoPlanes extends DressedOpening
     {
         $this->demandFlange($s);
         $this->demandBoardRoom($s);
-        $this->demandBelow($s, 'jamb_strip_past_head_mm', $s['upstand_mm'] - $s['membrane_lap_mm'] + 1, 'the upstand less its lap, so that the head flashing covers the jamb strips');
-        $this->demandBelow($s, 'flange_mm', $s['upstand_mm'] + $s['clearance_mm'], 'so that the head flashing covers the flange');
+        $this->demandBelow(
+            $s,
+            'jamb_strip_past_head_mm',
+            $s['upstand_mm'] - $s['membrane_lap_mm'] + 1,
+            'the upstand less its lap, so that the head flashing covers the jamb strips',
+        );
+        $this->demandBelow(
+            $s,
+            'flange_mm',
+            $s['upstand_mm'] + $s['clearance_mm'],
+            'so that the head flashing covers the flange',
+        );
     }
 
     /** @param  array<string, float>  $s */
     protected function demandHeadRoom(array $s): void
     {
-        $this->demandBelow($s, 'jamb_strip_mm', $s['margin_mm'] + $this->stripInner($s) - $s['head_strip_past_jamb_mm'], 'so that the head flashing past the jamb strips stays on the wall that is drawn');
+        $this->demandBelow(
+            $s,
+            'jamb_strip_mm',
+            $s['margin_mm'] + $this->stripInner($s) - $s['head_strip_past_jamb_mm'],
+            'so that the head flashing past the jamb strips stays on the wall that is drawn',
+        );
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Opening;
 
 use Apron\Detail\LeastLap;
@@ -8,7 +10,10 @@ use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Material\Material;
 
-/** The water plane is fluid-applied: fillets and a detail coat into the opening and onto the face, then the field coat over it. */
+/**
+ * The water plane is fluid-applied: fillets and a detail coat into the opening and onto the face, then the field coat
+ * over it.
+ */
 trait InFluid
 {
     protected function leastLaps(): array
@@ -25,16 +30,23 @@ trait InFluid
     {
         [$w, $h, $d, $face] = [$s['width_mm'], $s['height_mm'], $s['depth_mm'], $s['face_return_mm']];
 
-        return $this->laid('detail-coat', $material, PieceKind::Fluid, $step, [
-            $this->patch('detail-coat.sill', 'sill', [0, 0, $w, $d], ['d'], $step),
-            $this->patch('detail-coat.jamb-left', 'jamb-left', [0, 0, $d, $h], ['d'], $step),
-            $this->patch('detail-coat.jamb-right', 'jamb-right', [0, 0, $d, $h], ['d'], $step),
-            $this->patch('detail-coat.head', 'head', [0, 0, $w, $d], ['d'], $step),
-            $this->patch('detail-coat.below', 'face', [-$face, -$face, $w + $face, 0], ['d'], $step),
-            $this->patch('detail-coat.left', 'face', [-$face, 0, 0, $h], ['d'], $step),
-            $this->patch('detail-coat.right', 'face', [$w, 0, $w + $face, $h], ['d'], $step),
-            $this->patch('detail-coat.above', 'face', [-$face, $h, $w + $face, $h + $face], ['d'], $step),
-        ], PieceRole::Pan);
+        return $this->laid(
+            'detail-coat',
+            $material,
+            PieceKind::Fluid,
+            $step,
+            [
+                $this->patch('detail-coat.sill', 'sill', [0, 0, $w, $d], ['d'], $step),
+                $this->patch('detail-coat.jamb-left', 'jamb-left', [0, 0, $d, $h], ['d'], $step),
+                $this->patch('detail-coat.jamb-right', 'jamb-right', [0, 0, $d, $h], ['d'], $step),
+                $this->patch('detail-coat.head', 'head', [0, 0, $w, $d], ['d'], $step),
+                $this->patch('detail-coat.below', 'face', [-$face, -$face, $w + $face, 0], ['d'], $step),
+                $this->patch('detail-coat.left', 'face', [-$face, 0, 0, $h], ['d'], $step),
+                $this->patch('detail-coat.right', 'face', [$w, 0, $w + $face, $h], ['d'], $step),
+                $this->patch('detail-coat.above', 'face', [-$face, $h, $w + $face, $h + $face], ['d'], $step),
+            ],
+            PieceRole::Pan,
+        );
     }
 
     /** @param  array<string, float>  $s */
@@ -42,11 +54,18 @@ trait InFluid
     {
         [$w, $h, $m] = [$s['width_mm'], $s['height_mm'], $s['margin_mm']];
 
-        return $this->laid('field-coat', $material, PieceKind::Fluid, $step, [
-            $this->patch('field-coat.below', 'face', [-$m, -$m, $w + $m, 0], ['c'], $step),
-            $this->patch('field-coat.left', 'face', [-$m, 0, 0, $h], ['c'], $step),
-            $this->patch('field-coat.right', 'face', [$w, 0, $w + $m, $h], ['c'], $step),
-            $this->patch('field-coat.above', 'face', [-$m, $h, $w + $m, $h + $m], ['c'], $step),
-        ], PieceRole::Plane);
+        return $this->laid(
+            'field-coat',
+            $material,
+            PieceKind::Fluid,
+            $step,
+            [
+                $this->patch('field-coat.below', 'face', [-$m, -$m, $w + $m, 0], ['c'], $step),
+                $this->patch('field-coat.left', 'face', [-$m, 0, 0, $h], ['c'], $step),
+                $this->patch('field-coat.right', 'face', [$w, 0, $w + $m, $h], ['c'], $step),
+                $this->patch('field-coat.above', 'face', [-$m, $h, $w + $m, $h + $m], ['c'], $step),
+            ],
+            PieceRole::Plane,
+        );
     }
 }

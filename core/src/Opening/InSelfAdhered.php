@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Opening;
 
 use Apron\Detail\Piece;
@@ -7,7 +9,10 @@ use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Material\Material;
 
-/** The water plane is a self-adhered membrane, laid from below upward; the course above the opening comes last and laps over all. */
+/**
+ * The water plane is a self-adhered membrane, laid from below upward; the course above the opening comes last and laps
+ * over all.
+ */
 trait InSelfAdhered
 {
     /**
@@ -20,12 +25,19 @@ trait InSelfAdhered
         // Where it goes up beside the opening to the top, it goes on over the head too.
         $over = $above >= $m ? [$this->patch('field.above', 'face', [0, $h, $w, $h + $m], ['f'], $step)] : [];
 
-        return $this->laid('field', $material, PieceKind::Membrane, $step, [
-            $this->patch('field.below', 'face', [-$m, -$m, $w + $m, 0], ['f'], $step),
-            $this->patch('field.left', 'face', [-$m, 0, 0, $h + $above], ['f'], $step),
-            $this->patch('field.right', 'face', [$w, 0, $w + $m, $h + $above], ['f'], $step),
-            ...$over,
-        ], PieceRole::Plane);
+        return $this->laid(
+            'field',
+            $material,
+            PieceKind::Membrane,
+            $step,
+            [
+                $this->patch('field.below', 'face', [-$m, -$m, $w + $m, 0], ['f'], $step),
+                $this->patch('field.left', 'face', [-$m, 0, 0, $h + $above], ['f'], $step),
+                $this->patch('field.right', 'face', [$w, 0, $w + $m, $h + $above], ['f'], $step),
+                ...$over,
+            ],
+            PieceRole::Plane,
+        );
     }
 
     /**
@@ -36,8 +48,13 @@ trait InSelfAdhered
     {
         [$w, $h, $m] = [$s['width_mm'], $s['height_mm'], $s['margin_mm']];
 
-        return $this->laid('course-above', $material, PieceKind::Membrane, $step, [
-            $this->patch('course-above.face', 'face', [-$m, $h + $above, $w + $m, $h + $m], [], $step),
-        ], PieceRole::Plane);
+        return $this->laid(
+            'course-above',
+            $material,
+            PieceKind::Membrane,
+            $step,
+            [$this->patch('course-above.face', 'face', [-$m, $h + $above, $w + $m, $h + $m], [], $step)],
+            PieceRole::Plane,
+        );
     }
 }

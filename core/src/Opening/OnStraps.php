@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Opening;
 
 use Apron\Detail\Edge;
@@ -7,7 +9,10 @@ use Apron\Detail\Unit;
 use Apron\Detail\UnitJoint;
 use Apron\Drafting\CannotGenerate;
 
-/** A unit without flange, held by straps or clips at a given depth of the opening: sealed outside at jambs and head, drained at the sill. */
+/**
+ * A unit without flange, held by straps or clips at a given depth of the opening: sealed outside at jambs and head,
+ * drained at the sill.
+ */
 trait OnStraps
 {
     protected function demandRoom(array $s): void
@@ -15,7 +20,14 @@ trait OnStraps
         parent::demandRoom($s);
         $this->demandWholeUnits($s);
         if ($s['depth_mm'] < $s['setback_mm'] + $s['frame_depth_mm']) {
-            throw new CannotGenerate('setback_mm', $s['setback_mm'], sprintf('no more than %g mm, so that the frame stays on the sill', $s['depth_mm'] - $s['frame_depth_mm']));
+            throw new CannotGenerate(
+                'setback_mm',
+                $s['setback_mm'],
+                sprintf(
+                    'no more than %g mm, so that the frame stays on the sill',
+                    $s['depth_mm'] - $s['frame_depth_mm'],
+                ),
+            );
         }
     }
 
@@ -39,8 +51,15 @@ trait OnStraps
     protected function figuresOf(string $does, array $s): array
     {
         return match ($does) {
-            'unit-on-straps', 'unit-on-clips', 'unit-with-membranes', 'unit-with-tape', 'door-on-blocks' => ['setback_mm' => $s['setback_mm'], 'clearance_mm' => $s['clearance_mm']],
-            'mullions-coupled' => ['units' => $s['mullions'] + 1, 'each_mm' => $s['width_mm'] / ($s['mullions'] + 1), 'clearance_mm' => $s['clearance_mm']],
+            'unit-on-straps', 'unit-on-clips', 'unit-with-membranes', 'unit-with-tape', 'door-on-blocks' => [
+                'setback_mm' => $s['setback_mm'],
+                'clearance_mm' => $s['clearance_mm'],
+            ],
+            'mullions-coupled' => [
+                'units' => $s['mullions'] + 1,
+                'each_mm' => $s['width_mm'] / ($s['mullions'] + 1),
+                'clearance_mm' => $s['clearance_mm'],
+            ],
             'membrane-below-and-beside' => ['above_mm' => $s['membrane_lap_mm']],
             default => parent::figuresOf($does, $s),
         };
@@ -62,8 +81,8 @@ trait OnStraps
     }
 
     /**
-     * Where several units stand side by side, the step that closes the lines between them follows the one that sets them. Such a line
-     * has no facet: what comes down in it is let go on the sill, as everywhere along that.
+     * Where several units stand side by side, the step that closes the lines between them follows the one that sets
+     * them. Such a line has no facet: what comes down in it is let go on the sill, as everywhere along that.
      *
      * @param  list<string>  $order
      * @param  array<string, float>  $s
@@ -71,7 +90,15 @@ trait OnStraps
      */
     protected function coupled(array $order, array $s): array
     {
-        $sets = array_keys(array_intersect($order, ['unit-on-straps', 'unit-on-clips', 'unit-with-membranes', 'unit-with-tape', 'door-on-blocks']));
+        $sets = array_keys(
+            array_intersect($order, [
+                'unit-on-straps',
+                'unit-on-clips',
+                'unit-with-membranes',
+                'unit-with-tape',
+                'door-on-blocks',
+            ]),
+        );
         if ($s['mullions'] > 0 && $sets !== []) {
             array_splice($order, $sets[0] + 1, 0, ['mullions-coupled']);
         }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Opening;
 
 /** A round unit with a flange: ring flashing under its lower half, over its upper half. */

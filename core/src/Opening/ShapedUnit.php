@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Opening;
 
 use Apron\Detail\Edge;
@@ -12,13 +14,18 @@ use Apron\Drafting\FacetDetail;
 use Apron\Trace\Outcome;
 
 /**
- * A flanged unit whose outline is not a rectangle, dressed on the face alone: flashing under its foot before it, flashing over its flange
- * after it, the course above over the crown. Its outline is drawn in level steps. The reveal has no flat facets: no pan is modelled
- * there and what leaks at the unit is not followed; only a rectangular opening framed behind it, dressed as such, has one.
+ * A flanged unit whose outline is not a rectangle, dressed on the face alone: flashing under its foot before it,
+ * flashing over its flange after it, the course above over the crown. Its outline is drawn in level steps. The reveal
+ * has no flat facets: no pan is modelled there and what leaks at the unit is not followed; only a rectangular opening
+ * framed behind it, dressed as such, has one.
  */
 abstract class ShapedUnit extends FacetDetail
 {
-    protected const MATERIALS = ['membrane_material' => 'membrane-permeable', 'ring_material' => 'flashing-formable', 'unit_material' => 'window-unit'];
+    protected const MATERIALS = [
+        'membrane_material' => 'membrane-permeable',
+        'ring_material' => 'flashing-formable',
+        'unit_material' => 'window-unit',
+    ];
 
     /** On the shoulders, which no course can lap over, the flashing relies on its bond. */
     public function worst(array $parameters = []): Outcome
@@ -51,13 +58,25 @@ abstract class ShapedUnit extends FacetDetail
 
     protected function does(array $s, array $chosen): array
     {
-        return [['plane-round-outline', []], ['ring-below', ['ring_mm' => $s['ring_mm']]], ['unit-in-sealant', ['clearance_mm' => $s['clearance_mm']]], ['ring-above', ['ring_mm' => $s['ring_mm']]], ['course-over-crown', ['lap_mm' => $s['lap_mm']]], ['inner-air-seal', []]];
+        return [
+            ['plane-round-outline', []],
+            ['ring-below', ['ring_mm' => $s['ring_mm']]],
+            ['unit-in-sealant', ['clearance_mm' => $s['clearance_mm']]],
+            ['ring-above', ['ring_mm' => $s['ring_mm']]],
+            ['course-over-crown', ['lap_mm' => $s['lap_mm']]],
+            ['inner-air-seal', []],
+        ];
     }
 
     protected function pieces(array $s, array $used, array $chosen): array
     {
         [$w, $h, $widest] = $this->outline($s);
-        [$m, $ring, $flange, $lap] = [$s['margin_mm'], $s['ring_mm'], $s['flange_mm'] - $s['clearance_mm'], $s['lap_mm']];
+        [$m, $ring, $flange, $lap] = [
+            $s['margin_mm'],
+            $s['ring_mm'],
+            $s['flange_mm'] - $s['clearance_mm'],
+            $s['lap_mm'],
+        ];
         $beside = [$this->patch('plane-below.below', 'face', [-$m, -$m, $w + $m, 0], ['f'], 1)];
         foreach ($this->courses($s, 0, $h) as $i => [$v0, $v1]) {
             $in = max($this->half($s, $v0, 0), $this->half($s, $v1, 0));
@@ -66,7 +85,12 @@ abstract class ShapedUnit extends FacetDetail
         }
         $top = $h + $ring;
         $beside[] = $this->patch('plane-below.above', 'face', [-$m, $h, $w + $m, $top], ['f'], 1);
-        $held = new Edges(['left' => Edge::Sealed, 'right' => Edge::Sealed, 'top' => Edge::Sealed, 'bottom' => Edge::Open]);
+        $held = new Edges([
+            'left' => Edge::Sealed,
+            'right' => Edge::Sealed,
+            'top' => Edge::Sealed,
+            'bottom' => Edge::Open,
+        ]);
         $unit = [];
         foreach ($this->courses($s, -$flange, $h + $flange) as $i => [$v0, $v1]) {
             $out = max($this->half($s, $v0, $flange), $this->half($s, $v1, $flange));
@@ -77,10 +101,30 @@ abstract class ShapedUnit extends FacetDetail
 
         return [
             $this->laid('plane-below', $used['membrane_material'], PieceKind::Membrane, 1, $beside, PieceRole::Plane),
-            $this->laid('ring-below', $used['ring_material'], PieceKind::Formable, 2, $this->ring($s, 'ring-below', -$ring, max($widest, 0.0), 0.0, 2)),
+            $this->laid(
+                'ring-below',
+                $used['ring_material'],
+                PieceKind::Formable,
+                2,
+                $this->ring($s, 'ring-below', -$ring, max($widest, 0.0), 0.0, 2),
+            ),
             $this->laid('unit', $used['unit_material'], PieceKind::Unit, 3, $unit, null, null, $held),
-            $this->laid('ring-above', $used['ring_material'], PieceKind::Formable, 4, $this->ring($s, 'ring-above', max(0.0, $widest - $lap), $top, $s['clearance_mm'], 4), PieceRole::HeadFlashing),
-            $this->laid('course-above', $used['membrane_material'], PieceKind::Membrane, 5, [$this->patch('course-above.face', 'face', [-$m, $top - $lap, $w + $m, $h + $m], [], 5)], PieceRole::Plane),
+            $this->laid(
+                'ring-above',
+                $used['ring_material'],
+                PieceKind::Formable,
+                4,
+                $this->ring($s, 'ring-above', max(0.0, $widest - $lap), $top, $s['clearance_mm'], 4),
+                PieceRole::HeadFlashing,
+            ),
+            $this->laid(
+                'course-above',
+                $used['membrane_material'],
+                PieceKind::Membrane,
+                5,
+                [$this->patch('course-above.face', 'face', [-$m, $top - $lap, $w + $m, $h + $m], [], 5)],
+                PieceRole::Plane,
+            ),
         ];
     }
 
@@ -104,8 +148,20 @@ abstract class ShapedUnit extends FacetDetail
             if ($inner <= 0) {
                 $patches[] = $this->patch("$id.$i", 'face', [$w / 2 - $out, $v0, $w / 2 + $out, $v1], ['r'], $step);
             } else {
-                $patches[] = $this->patch("$id.left-$i", 'face', [$w / 2 - $out, $v0, $w / 2 - $inner, $v1], ['r'], $step);
-                $patches[] = $this->patch("$id.right-$i", 'face', [$w / 2 + $inner, $v0, $w / 2 + $out, $v1], ['r'], $step);
+                $patches[] = $this->patch(
+                    "$id.left-$i",
+                    'face',
+                    [$w / 2 - $out, $v0, $w / 2 - $inner, $v1],
+                    ['r'],
+                    $step,
+                );
+                $patches[] = $this->patch(
+                    "$id.right-$i",
+                    'face',
+                    [$w / 2 + $inner, $v0, $w / 2 + $out, $v1],
+                    ['r'],
+                    $step,
+                );
             }
         }
 
@@ -122,12 +178,22 @@ abstract class ShapedUnit extends FacetDetail
     {
         [, $h, $widest] = $this->outline($s);
         $flange = $s['flange_mm'] - $s['clearance_mm'];
-        $levels = [-$s['ring_mm'], -$flange, 0.0, max(0.0, $widest - $s['lap_mm']), $widest, $h, $h + $flange, $h + $s['ring_mm']];
+        $levels = [
+            -$s['ring_mm'],
+            -$flange,
+            0.0,
+            max(0.0, $widest - $s['lap_mm']),
+            $widest,
+            $h,
+            $h + $flange,
+            $h + $s['ring_mm'],
+        ];
         for ($i = 1; $i < $s['courses']; $i++) {
-            $levels[] = round($widest * $i / $s['courses'], 1);
-            $levels[] = round($widest + ($h - $widest) * $i / $s['courses'], 1);
-            // Below the outline the band is curved as well; over its crown it is one straight piece, for the course above laps it level.
-            $levels[] = round(-$s['ring_mm'] * $i / $s['courses'], 1);
+            $levels[] = round(($widest * $i) / $s['courses'], 1);
+            $levels[] = round($widest + (($h - $widest) * $i) / $s['courses'], 1);
+            // Below the outline the band is curved as well; over its crown it is one straight piece, for the course
+            // above laps it level.
+            $levels[] = round((-$s['ring_mm'] * $i) / $s['courses'], 1);
         }
         $levels = array_values(array_unique(array_filter($levels, fn (float $v): bool => $v >= $from && $v <= $to)));
         sort($levels);
@@ -144,7 +210,12 @@ abstract class ShapedUnit extends FacetDetail
         $this->demandBelow($s, 'ring_mm', $s['margin_mm'], 'the wall round the unit that is drawn');
         $this->demandBelow($s, 'clearance_mm', $s['flange_mm'], 'the flange, which must lie on the face');
         $this->demandBelow($s, 'flange_mm', $s['ring_mm'], 'so that the ring reaches the wall past it');
-        $this->demandBelow($s, 'lap_mm', $s['ring_mm'] - $s['flange_mm'] + $s['clearance_mm'], 'so that the course above stops over the flange');
+        $this->demandBelow(
+            $s,
+            'lap_mm',
+            $s['ring_mm'] - $s['flange_mm'] + $s['clearance_mm'],
+            'so that the course above stops over the flange',
+        );
         if ($s['courses'] !== floor($s['courses'])) {
             throw new CannotGenerate('courses', $s['courses'], 'a whole number');
         }

@@ -1,13 +1,16 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Opening;
 
 use Apron\Drafting\CannotGenerate;
 use Apron\Trace\Outcome;
 
 /**
- * A unit without flange in a fastened sheet: the sheet is cut at the head itself, its flap comes down over the head liner to the
- * arris and drips off there. Beside the flap the sheet only meets itself along the cut: the slit tapes cover that and rely on their bond.
+ * A unit without flange in a fastened sheet: the sheet is cut at the head itself, its flap comes down over the head
+ * liner to the arris and drips off there. Beside the flap the sheet only meets itself along the cut: the slit tapes
+ * cover that and rely on their bond.
  */
 final class StrappedUnitInFastenedSheet extends DressedOpening
 {
@@ -20,7 +23,12 @@ final class StrappedUnitInFastenedSheet extends DressedOpening
 
     protected const GROUPS = ['straps', 'sheet'];
 
-    protected const MATERIALS = ['sheet_material' => 'polyolefin-wrap', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip', 'tape_material' => 'seam-tape'];
+    protected const MATERIALS = [
+        'sheet_material' => 'polyolefin-wrap',
+        'pan_material' => 'flashing-formable',
+        'strip_material' => 'flashing-strip',
+        'tape_material' => 'seam-tape',
+    ];
 
     protected const CHOICES = ['held_by' => ['straps', 'clips'], 'air_seal' => ['sealant', 'tape', 'outer-tape']];
 
@@ -32,7 +40,18 @@ final class StrappedUnitInFastenedSheet extends DressedOpening
 
     protected function order(array $chosen, array $s): array
     {
-        return $this->coupled(['sheet-cut-and-turned-in', 'sill-pan', 'jamb-liners', 'head-liner', 'flap-to-arris', 'slit-tapes', ...$this->setAndSealed($chosen)], $s);
+        return $this->coupled(
+            [
+                'sheet-cut-and-turned-in',
+                'sill-pan',
+                'jamb-liners',
+                'head-liner',
+                'flap-to-arris',
+                'slit-tapes',
+                ...$this->setAndSealed($chosen),
+            ],
+            $s,
+        );
     }
 
     protected function pieces(array $s, array $used, array $at, array $chosen): array
@@ -51,10 +70,21 @@ final class StrappedUnitInFastenedSheet extends DressedOpening
         $this->demandSill($s);
         $this->demandFlapRoom($s);
         if ($s['flap_mm'] < $s['face_return_mm'] + $this->least['membrane_lap_mm']) {
-            throw new CannotGenerate('flap_mm', $s['flap_mm'], sprintf('a flap that reaches %g mm above the head liner', $this->least['membrane_lap_mm']));
+            throw new CannotGenerate(
+                'flap_mm',
+                $s['flap_mm'],
+                sprintf('a flap that reaches %g mm above the head liner', $this->least['membrane_lap_mm']),
+            );
         }
         if ($this->least['slit_tape_side_mm'] > $s['slit_tape_mm'] / 2) {
-            throw new CannotGenerate('slit_tape_mm', $s['slit_tape_mm'], sprintf('%g mm or more, so that the tape reaches the head liner', 2 * $this->least['slit_tape_side_mm']));
+            throw new CannotGenerate(
+                'slit_tape_mm',
+                $s['slit_tape_mm'],
+                sprintf(
+                    '%g mm or more, so that the tape reaches the head liner',
+                    2 * $this->least['slit_tape_side_mm'],
+                ),
+            );
         }
     }
 
@@ -64,6 +94,8 @@ final class StrappedUnitInFastenedSheet extends DressedOpening
      */
     protected function figuresOf(string $does, array $s): array
     {
-        return $this->sheetFigures($does, $s) + ($does === 'flap-to-arris' ? ['lap_mm' => $s['face_return_mm']] : []) + $this->strapFigures($does, $s);
+        return $this->sheetFigures($does, $s) +
+            ($does === 'flap-to-arris' ? ['lap_mm' => $s['face_return_mm']] : []) +
+            $this->strapFigures($does, $s);
     }
 }

@@ -1,10 +1,15 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Opening;
 
 use Apron\Trace\Outcome;
 
-/** A unit without flange in a fluid-applied membrane: the coats go into the opening, the unit is held by straps or clips and sealed to them. */
+/**
+ * A unit without flange in a fluid-applied membrane: the coats go into the opening, the unit is held by straps or clips
+ * and sealed to them.
+ */
 final class StrappedUnitInFluid extends DressedOpening
 {
     use InFluid, OnStraps;

@@ -1,12 +1,15 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Opening;
 
 use Apron\Trace\Outcome;
 
 /**
- * A unit without flange, held by straps or clips at a given depth of the opening, in a self-adhered membrane: the membrane goes on
- * over the head liner down to the arris, so that water drips off there, clear of the unit, onto the pan.
+ * A unit without flange, held by straps or clips at a given depth of the opening, in a self-adhered membrane: the
+ * membrane goes on over the head liner down to the arris, so that water drips off there, clear of the unit, onto the
+ * pan.
  */
 class StrappedUnitInSelfAdhered extends DressedOpening
 {
@@ -16,7 +19,11 @@ class StrappedUnitInSelfAdhered extends DressedOpening
 
     protected const GROUPS = ['straps'];
 
-    protected const MATERIALS = ['membrane_material' => 'membrane-permeable', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip'];
+    protected const MATERIALS = [
+        'membrane_material' => 'membrane-permeable',
+        'pan_material' => 'flashing-formable',
+        'strip_material' => 'flashing-strip',
+    ];
 
     protected const CHOICES = ['held_by' => ['straps', 'clips'], 'air_seal' => ['sealant', 'tape', 'outer-tape']];
 
@@ -28,7 +35,17 @@ class StrappedUnitInSelfAdhered extends DressedOpening
 
     protected function order(array $chosen, array $s): array
     {
-        return $this->coupled(['membrane-below-and-beside', 'sill-pan', 'jamb-liners', 'head-liner', 'course-to-arris', ...$this->setAndSealed($chosen)], $s);
+        return $this->coupled(
+            [
+                'membrane-below-and-beside',
+                'sill-pan',
+                'jamb-liners',
+                'head-liner',
+                'course-to-arris',
+                ...$this->setAndSealed($chosen),
+            ],
+            $s,
+        );
     }
 
     protected function pieces(array $s, array $used, array $at, array $chosen): array

@@ -1,8 +1,13 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Opening;
 
-/** A triangular unit with a flange, level at its foot and pointed at the top: a sill strip under it, flashing over both slopes. */
+/**
+ * A triangular unit with a flange, level at its foot and pointed at the top: a sill strip under it, flashing over both
+ * slopes.
+ */
 final class TriangularUnit extends ShapedUnit
 {
     public const NAME = 'triangular-unit';
@@ -18,12 +23,12 @@ final class TriangularUnit extends ShapedUnit
     {
         [$w, $h] = [$s['width_mm'], $s['height_mm']];
         // A line beside the slope: out across it is farther out along the level.
-        $along = $out * hypot($w / 2, $h) / $h;
+        $along = ($out * hypot($w / 2, $h)) / $h;
         if ($v < 0) {
             // Below its level foot there is only the band under it.
             return $out >= -$v ? round($w / 2 + $along, 1) : 0.0;
         }
 
-        return max(0.0, round($w / 2 * (1 - $v / $h) + $along, 1));
+        return max(0.0, round(($w / 2) * (1 - $v / $h) + $along, 1));
     }
 }

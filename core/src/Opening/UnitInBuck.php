@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Opening;
 
 use Apron\Detail\CutSize;
@@ -9,47 +11,90 @@ use Apron\Detail\PieceKind;
 use Apron\Drafting\CannotGenerate;
 
 /**
- * A unit in a buck round the opening, insulating or of wood: bedded in sealant to the sheet, corners sealed and pinned, left to cure,
- * then lined, the unit set in it, jambs and head flashed onto the sheet, the bottom left open. The buck is drawn flat on the
- * face; how far it stands out of it is outside of the model.
+ * A unit in a buck round the opening, insulating or of wood: bedded in sealant to the sheet, corners sealed and pinned,
+ * left to cure, then lined, the unit set in it, jambs and head flashed onto the sheet, the bottom left open. The buck
+ * is drawn flat on the face; how far it stands out of it is outside of the model.
  */
 final class UnitInBuck extends FlangedUnitInFastenedSheet
 {
     public const NAME = 'unit-in-buck';
 
-    protected const MATERIALS = parent::MATERIALS + ['insulating_buck_material' => 'eps-dense', 'wood_buck_material' => 'plywood'];
+    protected const MATERIALS = parent::MATERIALS + [
+        'insulating_buck_material' => 'eps-dense',
+        'wood_buck_material' => 'plywood',
+    ];
 
     protected const CHOICES = ['buck' => ['insulating', 'wood']] + parent::CHOICES;
 
     protected function order(array $chosen, array $s): array
     {
-        return $this->aroundTheUnit(['sheet-cut-and-turned-in', "buck-{$chosen['buck']}", ...$this->dressed()], $s, $chosen);
+        return $this->aroundTheUnit(
+            ['sheet-cut-and-turned-in', "buck-{$chosen['buck']}", ...$this->dressed()],
+            $s,
+            $chosen,
+        );
     }
 
     protected function pieces(array $s, array $used, array $at, array $chosen): array
     {
-        [$w, $h, $b, $less, $step] = [$s['width_mm'], $s['height_mm'], $s['buck_face_mm'], $s['buck_shorter_mm'], $at["buck-{$chosen['buck']}"]];
+        [$w, $h, $b, $less, $step] = [
+            $s['width_mm'],
+            $s['height_mm'],
+            $s['buck_face_mm'],
+            $s['buck_shorter_mm'],
+            $at["buck-{$chosen['buck']}"],
+        ];
         $bedded = Edges::all(Edge::Sealed);
         $buck = [];
-        foreach (['sill' => [-$b, -$b, $w + $b, 0], 'left' => [-$b, 0, 0, $h], 'right' => [$w, 0, $w + $b, $h], 'head' => [-$b, $h, $w + $b, $h + $b]] as $side => $rect) {
+        foreach (
+            [
+                'sill' => [-$b, -$b, $w + $b, 0],
+                'left' => [-$b, 0, 0, $h],
+                'right' => [$w, 0, $w + $b, $h],
+                'head' => [-$b, $h, $w + $b, $h + $b],
+            ] as $side => $rect
+        ) {
             $length = in_array($side, ['sill', 'head'], true) ? $w + 2 * $b : $h;
-            $buck[] = $this->laid("buck-$side", $used["{$chosen['buck']}_buck_material"], PieceKind::Board, $step, [$this->patch("buck-$side.face", 'face', $rect, [], $step)], null, new CutSize($length - $less, $b), $bedded);
+            $buck[] = $this->laid(
+                "buck-$side",
+                $used["{$chosen['buck']}_buck_material"],
+                PieceKind::Board,
+                $step,
+                [$this->patch("buck-$side.face", 'face', $rect, [], $step)],
+                null,
+                new CutSize($length - $less, $b),
+                $bedded,
+            );
         }
 
-        return [$this->sheet($s, $used['sheet_material'], $at['sheet-cut-and-turned-in'], $at['flap-down']), ...$buck, ...$this->dressing($s, $used, $at)];
+        return [
+            $this->sheet($s, $used['sheet_material'], $at['sheet-cut-and-turned-in'], $at['flap-down']),
+            ...$buck,
+            ...$this->dressing($s, $used, $at),
+        ];
     }
 
     protected function demandRoom(array $s): void
     {
         parent::demandRoom($s);
-        $most = min($s['face_return_mm'], $s['jamb_strip_mm'] - $this->stripInner($s) - $this->least['membrane_lap_mm'], $s['sheet_cut_above_head_mm']);
+        $most = min(
+            $s['face_return_mm'],
+            $s['jamb_strip_mm'] - $this->stripInner($s) - $this->least['membrane_lap_mm'],
+            $s['sheet_cut_above_head_mm'],
+        );
         if ($s['buck_face_mm'] > $most) {
-            throw new CannotGenerate('buck_face_mm', $s['buck_face_mm'], sprintf('no more than %g mm, so that pan, strips and flap reach the sheet past it', $most));
+            throw new CannotGenerate(
+                'buck_face_mm',
+                $s['buck_face_mm'],
+                sprintf('no more than %g mm, so that pan, strips and flap reach the sheet past it', $most),
+            );
         }
     }
 
     protected function figuresOf(string $does, array $s): array
     {
-        return str_starts_with($does, 'buck-') ? ['face_mm' => $s['buck_face_mm'], 'less_mm' => $s['buck_shorter_mm']] : parent::figuresOf($does, $s);
+        return str_starts_with($does, 'buck-')
+            ? ['face_mm' => $s['buck_face_mm'], 'less_mm' => $s['buck_shorter_mm']]
+            : parent::figuresOf($does, $s);
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Opening;
 
 use Apron\Detail\CutSize;
@@ -11,17 +13,24 @@ use Apron\Material\Material;
 use Apron\Trace\Outcome;
 
 /**
- * A flanged unit in a solid wall (insulating forms, masonry, concrete): a buck of wood or insulation lines the opening, a self-adhered
- * membrane over the whole wall gives the pan and the strips something to lap under. Another school leaves that membrane out where the
- * solid bears water: pan and liners are then bonded straight to it, and the head strip's top relies on its seal.
+ * A flanged unit in a solid wall (insulating forms, masonry, concrete): a buck of wood or insulation lines the opening,
+ * a self-adhered membrane over the whole wall gives the pan and the strips something to lap under. Another school
+ * leaves that membrane out where the solid bears water: pan and liners are then bonded straight to it, and the head
+ * strip's top relies on its seal.
  */
 final class UnitInSolidWall extends FlangedUnitInSelfAdhered
 {
     public const NAME = 'unit-in-solid-wall';
 
-    protected const MATERIALS = parent::MATERIALS + ['wood_buck_material' => 'lumber-treated', 'insulating_buck_material' => 'eps-dense'];
+    protected const MATERIALS = parent::MATERIALS + [
+        'wood_buck_material' => 'lumber-treated',
+        'insulating_buck_material' => 'eps-dense',
+    ];
 
-    protected const CHOICES = parent::CHOICES + ['buck' => ['wood', 'insulating'], 'solid_sheet' => ['required', 'omitted']];
+    protected const CHOICES = parent::CHOICES + [
+        'buck' => ['wood', 'insulating'],
+        'solid_sheet' => ['required', 'omitted'],
+    ];
 
     public function worst(array $parameters = []): Outcome
     {
@@ -36,9 +45,15 @@ final class UnitInSolidWall extends FlangedUnitInSelfAdhered
     protected function order(array $chosen, array $s): array
     {
         // With nothing above to lap it, the head strip is sealed along its top, as where it laps the wrong way.
-        $order = parent::order($chosen['solid_sheet'] === 'omitted' ? ['head' => 'reverse-lap'] + $chosen : $chosen, $s);
+        $order = parent::order(
+            $chosen['solid_sheet'] === 'omitted' ? ['head' => 'reverse-lap'] + $chosen : $chosen,
+            $s,
+        );
 
-        return ["solid-buck-{$chosen['buck']}", ...array_diff($order, $chosen['solid_sheet'] === 'omitted' ? ['membrane-all-over'] : [])];
+        return [
+            "solid-buck-{$chosen['buck']}",
+            ...array_diff($order, $chosen['solid_sheet'] === 'omitted' ? ['membrane-all-over'] : []),
+        ];
     }
 
     protected function pieces(array $s, array $used, array $at, array $chosen): array
@@ -46,8 +61,24 @@ final class UnitInSolidWall extends FlangedUnitInSelfAdhered
         $dressing = parent::pieces($s, $used, $at, $chosen);
         if ($chosen['solid_sheet'] === 'omitted') {
             // The solid holds the wall's air itself: what is bonded to it on every return joins it without a sheet.
-            $dressing = array_map(fn (Piece $p): Piece => in_array($p->id, ['pan', 'liner-left', 'liner-right', 'head-liner'], true)
-                ? new Piece($p->id, $p->material, $p->kind, $p->role, $p->air, true, $p->step, $p->under, $p->edges, $p->patches, $p->cut) : $p, $dressing);
+            $dressing = array_map(
+                fn (Piece $p): Piece => in_array($p->id, ['pan', 'liner-left', 'liner-right', 'head-liner'], true)
+                    ? new Piece(
+                        $p->id,
+                        $p->material,
+                        $p->kind,
+                        $p->role,
+                        $p->air,
+                        true,
+                        $p->step,
+                        $p->under,
+                        $p->edges,
+                        $p->patches,
+                        $p->cut,
+                    )
+                    : $p,
+                $dressing,
+            );
         }
 
         return [...$this->lining($s, $used["{$chosen['buck']}_buck_material"]), ...$dressing];
@@ -64,9 +95,25 @@ final class UnitInSolidWall extends FlangedUnitInSelfAdhered
         [$w, $h, $d, $less] = [$s['width_mm'], $s['height_mm'], $s['depth_mm'], $s['buck_shorter_mm']];
         $bedded = Edges::all(Edge::Sealed);
         $boards = [];
-        foreach (['sill' => [0, 0, $w, $d], 'jamb-left' => [0, 0, $d, $h], 'jamb-right' => [0, 0, $d, $h], 'head' => [0, 0, $w, $d]] as $facet => $rect) {
+        foreach (
+            [
+                'sill' => [0, 0, $w, $d],
+                'jamb-left' => [0, 0, $d, $h],
+                'jamb-right' => [0, 0, $d, $h],
+                'head' => [0, 0, $w, $d],
+            ] as $facet => $rect
+        ) {
             $length = in_array($facet, ['sill', 'head'], true) ? $w : $h;
-            $boards[] = $this->laid("buck-$facet", $material, PieceKind::Board, 1, [$this->patch("buck-$facet.in", $facet, $rect, [], 1)], null, new CutSize($length - $less, $d), $bedded);
+            $boards[] = $this->laid(
+                "buck-$facet",
+                $material,
+                PieceKind::Board,
+                1,
+                [$this->patch("buck-$facet.in", $facet, $rect, [], 1)],
+                null,
+                new CutSize($length - $less, $d),
+                $bedded,
+            );
         }
 
         return $boards;
@@ -78,6 +125,8 @@ final class UnitInSolidWall extends FlangedUnitInSelfAdhered
      */
     protected function figuresOf(string $does, array $s): array
     {
-        return str_starts_with($does, 'solid-buck-') ? ['less_mm' => $s['buck_shorter_mm']] : parent::figuresOf($does, $s);
+        return str_starts_with($does, 'solid-buck-')
+            ? ['less_mm' => $s['buck_shorter_mm']]
+            : parent::figuresOf($does, $s);
     }
 }

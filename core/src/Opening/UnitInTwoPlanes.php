@@ -1,12 +1,14 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Opening;
 
 use Apron\Trace\Outcome;
 
 /**
- * A unit without flange near the sheathing, behind thick exterior insulation: the pan drains down the sheathing, or out over a second pan,
- * which takes what runs on the board's face in either school.
+ * A unit without flange near the sheathing, behind thick exterior insulation: the pan drains down the sheathing, or out
+ * over a second pan, which takes what runs on the board's face in either school.
  */
 final class UnitInTwoPlanes extends DressedOpening
 {
@@ -19,11 +21,23 @@ final class UnitInTwoPlanes extends DressedOpening
 
     protected const GROUPS = ['straps', 'behind-board'];
 
-    protected const MATERIALS = ['membrane_material' => 'membrane-permeable', 'pan_material' => 'flashing-formable', 'strip_material' => 'flashing-strip', 'edge_material' => 'aluminium', 'board_material' => 'mineral-wool-board'];
+    protected const MATERIALS = [
+        'membrane_material' => 'membrane-permeable',
+        'pan_material' => 'flashing-formable',
+        'strip_material' => 'flashing-strip',
+        'edge_material' => 'aluminium',
+        'board_material' => 'mineral-wool-board',
+    ];
 
-    protected const CHOICES = ['held_by' => ['straps', 'clips'], 'air_seal' => ['sealant', 'tape', 'outer-tape'], 'drains_to' => ['sheathing', 'outer-face']];
+    protected const CHOICES = [
+        'held_by' => ['straps', 'clips'],
+        'air_seal' => ['sealant', 'tape', 'outer-tape'],
+        'drains_to' => ['sheathing', 'outer-face'],
+    ];
 
-    /** Led out, the pan's water crosses onto the second pan by its bond; should that fail it is on the pan's own leg. */
+    /**
+     * Led out, the pan's water crosses onto the second pan by its bond; should that fail it is on the pan's own leg.
+     */
     public function worst(array $parameters = []): Outcome
     {
         return ($parameters['drains_to'] ?? 'sheathing') === 'outer-face' ? Outcome::ReliesOnBond : Outcome::Shed;
@@ -31,10 +45,22 @@ final class UnitInTwoPlanes extends DressedOpening
 
     protected function order(array $chosen, array $s): array
     {
-        return $this->coupled([
-            'membrane-below-and-beside', 'sill-pan', 'jamb-liners', 'head-liner', 'head-wedge-metal', 'head-flashing-out', 'course-over-flashing', 'boards-round', 'reveal-metal-edge',
-            $chosen['drains_to'] === 'sheathing' ? 'second-pan-apart' : 'second-pan-over', ...$this->setAndSealed($chosen),
-        ], $s);
+        return $this->coupled(
+            [
+                'membrane-below-and-beside',
+                'sill-pan',
+                'jamb-liners',
+                'head-liner',
+                'head-wedge-metal',
+                'head-flashing-out',
+                'course-over-flashing',
+                'boards-round',
+                'reveal-metal-edge',
+                $chosen['drains_to'] === 'sheathing' ? 'second-pan-apart' : 'second-pan-over',
+                ...$this->setAndSealed($chosen),
+            ],
+            $s,
+        );
     }
 
     protected function pieces(array $s, array $used, array $at, array $chosen): array

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Project;
 
 use Apron\Json\Broken;
@@ -43,7 +45,9 @@ final readonly class Assessment
         }
         $this->assessed = $assessed;
         $all = array_merge(...array_values($assessed));
-        $this->assemblies = array_values(array_filter($all, fn (Assessed $a): bool => $a instanceof AssemblyAssessment));
+        $this->assemblies = array_values(
+            array_filter($all, fn (Assessed $a): bool => $a instanceof AssemblyAssessment),
+        );
         $this->details = array_values(array_filter($all, fn (Assessed $a): bool => $a instanceof DetailAssessment));
         $this->findings = Finding::worstFirst([...array_map(self::broken(...), $project->broken), ...$findings]);
     }
@@ -54,7 +58,8 @@ final readonly class Assessment
     }
 
     /**
-     * @param  bool  $long  false leaves out the figures that are long to put in words, such as the path of every strip of every detail
+     * @param  bool  $long  false leaves out the figures that are long to put in words, such as the path of every strip
+     *   of every detail
      * @return array<string, mixed> as `apron-assessment/1` has it; sections the project does not have are left out
      */
     public function toArray(Words $words, bool $long = true): array
@@ -68,10 +73,16 @@ final readonly class Assessment
             $in = $section->figuresIn();
             $rows = $this->assessed[$section->section()];
             if ($in !== null && $rows !== [] && ($long || $section->figuresAreShort())) {
-                $document[$in] = [...(array) ($document[$in] ?? []), ...array_map(fn (Assessed $one): array => $one->toArray($words), $rows)];
+                $document[$in] = [
+                    ...(array) ($document[$in] ?? []),
+                    ...array_map(fn (Assessed $one): array => $one->toArray($words), $rows),
+                ];
             }
         }
-        $document['findings'] = array_map(fn (Finding $finding): array => self::shape($finding, $words), $this->findings);
+        $document['findings'] = array_map(
+            fn (Finding $finding): array => self::shape($finding, $words),
+            $this->findings,
+        );
 
         return $document;
     }
@@ -81,9 +92,18 @@ final readonly class Assessment
     {
         $section = $broken->section === 'openings' ? 'details' : $broken->section;
 
-        return new Finding('document.broken', Severity::Fail, $broken->id === '' ? $section : "$section/$broken->id", [
-            'id' => $broken->id === '' ? $broken->section : $broken->id, 'at' => $broken->why->pointer, 'found' => $broken->why->value, 'expected' => $broken->why->expected,
-        ], Source::computed('the format of the project file'));
+        return new Finding(
+            'document.broken',
+            Severity::Fail,
+            $broken->id === '' ? $section : "$section/$broken->id",
+            [
+                'id' => $broken->id === '' ? $broken->section : $broken->id,
+                'at' => $broken->why->pointer,
+                'found' => $broken->why->value,
+                'expected' => $broken->why->expected,
+            ],
+            Source::computed('the format of the project file'),
+        );
     }
 
     /**

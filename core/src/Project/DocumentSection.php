@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Project;
 
 use Apron\Json\FileRefused;
@@ -32,8 +34,9 @@ interface DocumentSection extends Section
 
     /**
      * @param  array<string, mixed>  $file  as decoded
-     * @return array<string, mixed> with a new content in the place of what stood under the key. It goes first, so that a refusal points at
-     *                              place 0 of its list and not at a neighbour.
+     * @return array<string, mixed> with a new content in the place of what stood under the key. It goes first, so that
+     *   a refusal points at
+     *   place 0 of its list and not at a neighbour.
      *
      * @throws FileRefused
      */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Project;
 
 use Apron\Climate\ClimateFormat;
@@ -28,15 +30,25 @@ final readonly class Example
 
         return array_map(function (Node $row) use ($climates, $catalogue): self {
             $row->object(['id', 'title', 'about', 'climate', 'indoor', 'assembly']);
-            $climate = $climates->named($row->get('climate')->text()) ?? $row->get('climate')->refuse('the name of a generic climate');
+            $climate =
+                $climates->named($row->get('climate')->text()) ??
+                $row->get('climate')->refuse('the name of a generic climate');
 
-            return new self($row->get('id')->id(), $row->get('title')->text(), $row->get('about')->text(400), ProjectFormat::read(Node::of([
-                'format' => ProjectFormat::FORMAT,
-                'project' => ['name' => $row->get('title')->text(), 'units' => 'si'],
-                'climate' => ClimateFormat::writeClimate($climate),
-                'indoor' => $row->get('indoor')->raw(),
-                'assemblies' => [$row->get('assembly')->raw()],
-            ]), $catalogue));
+            return new self(
+                $row->get('id')->id(),
+                $row->get('title')->text(),
+                $row->get('about')->text(400),
+                ProjectFormat::read(
+                    Node::of([
+                        'format' => ProjectFormat::FORMAT,
+                        'project' => ['name' => $row->get('title')->text(), 'units' => 'si'],
+                        'climate' => ClimateFormat::writeClimate($climate),
+                        'indoor' => $row->get('indoor')->raw(),
+                        'assemblies' => [$row->get('assembly')->raw()],
+                    ]),
+                    $catalogue,
+                ),
+            );
         }, $node->get('examples')->items(1));
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Project;
 
 use Apron\Inspection\Check;
@@ -64,7 +66,11 @@ abstract class ListSection implements DocumentSection
     /** @return list<Assessed> its rows, in their order */
     public function assessed(Project $project): array
     {
-        return array_values(array_filter(array_map(fn (object $row): ?Assessed => $this->assess($project, $row), $this->rows($project))));
+        return array_values(
+            array_filter(
+                array_map(fn (object $row): ?Assessed => $this->assess($project, $row), $this->rows($project)),
+            ),
+        );
     }
 
     /** @return array<string, Material> what its rows are made of, by id */
@@ -109,7 +115,12 @@ abstract class ListSection implements DocumentSection
 
     public function read(Node $file, Reading $reading): mixed
     {
-        return $reading->rows->byId($this->section(), $file->optional($this->section()), fn (Node $n): object => $this->readRow($n, $reading), $this->taken($reading));
+        return $reading->rows->byId(
+            $this->section(),
+            $file->optional($this->section()),
+            fn (Node $n): object => $this->readRow($n, $reading),
+            $this->taken($reading),
+        );
     }
 
     /** @return array<string, object> rows of other lists whose ids are taken */
@@ -160,7 +171,7 @@ abstract class ListSection implements DocumentSection
     public function replace(array $file, ?string $key, Node $content): array
     {
         $raw = $content->raw();
-        if (! $raw instanceof \stdClass) {
+        if (! ($raw instanceof \stdClass)) {
             $content->refuse('an object');
         }
         $file[$this->section()] = [$raw, ...self::without($file[$this->section()] ?? [], $key)];
@@ -174,7 +185,12 @@ abstract class ListSection implements DocumentSection
      */
     public static function without(mixed $rows, ?string $id): array
     {
-        return array_values(array_filter(is_array($rows) ? $rows : [], fn (mixed $row): bool => ! $row instanceof \stdClass || ($row->id ?? null) !== $id));
+        return array_values(
+            array_filter(
+                is_array($rows) ? $rows : [],
+                fn (mixed $row): bool => ! ($row instanceof \stdClass) || ($row->id ?? null) !== $id,
+            ),
+        );
     }
 
     public function documents(array $file): array
@@ -195,9 +211,17 @@ abstract class ListSection implements DocumentSection
             return null;
         }
         $assessed = $this->assess($project, $row);
-        $figures = $assessed !== null && $this->figuresIn() !== null && $this->figuresAreShort()
-            ? [$this->figuresIn() => $assessed->toArray($words)] : [];
+        $figures =
+            $assessed !== null && $this->figuresIn() !== null && $this->figuresAreShort()
+                ? [$this->figuresIn() => $assessed->toArray($words)]
+                : [];
 
-        return new Told($assessed?->findings() ?? [], $figures, array_map(strval(...), array_keys($this->materials($row))), $this->checks($row), $this->title($row));
+        return new Told(
+            $assessed?->findings() ?? [],
+            $figures,
+            array_map(strval(...), array_keys($this->materials($row))),
+            $this->checks($row),
+            $this->title($row),
+        );
     }
 }

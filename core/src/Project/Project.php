@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Project;
 
 use Apron\Assembly\Assembly;
@@ -18,7 +20,10 @@ use Apron\Project\Section\OpeningsSection;
 use Apron\Project\Section\SiteSection;
 use Apron\Project\Section\TrainingSection;
 
-/** Everything the core needs to know about one project: what each section was read as. Those that much stands on have names of their own. */
+/**
+ * Everything the core needs to know about one project: what each section was read as. Those that much stands on have
+ * names of their own.
+ */
 final readonly class Project
 {
     public Brief $brief;
@@ -54,7 +59,10 @@ final readonly class Project
         $this->materials = $read->materials();
         $this->assemblies = array_values($this->of(AssembliesSection::class));
         $this->openings = array_values($this->of(OpeningsSection::class));
-        $this->details = [...array_values($this->of(DetailsSection::class)), ...array_map(fn (ScheduledOpening $row): Detail => $row->detail, $this->openings)];
+        $this->details = [
+            ...array_values($this->of(DetailsSection::class)),
+            ...array_map(fn (ScheduledOpening $row): Detail => $row->detail, $this->openings),
+        ];
         $this->training = $this->of(TrainingSection::class);
         $this->site = $this->of(SiteSection::class);
     }

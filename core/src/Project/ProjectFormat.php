@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Project;
 
 use Apron\Json\FileRefused;
@@ -25,7 +27,10 @@ final class ProjectFormat
         return self::readSections($node, new Reading(Rows::refusing(), $catalogue), $sections ?? Sections::usual());
     }
 
-    /** What is stored of a project, parts of which a later release may no longer read: those are named in `broken` and left out. */
+    /**
+     * What is stored of a project, parts of which a later release may no longer read: those are named in `broken` and
+     * left out.
+     */
     public static function stored(Node $node, Catalogue $catalogue, ?Sections $sections = null): Project
     {
         return self::readSections($node, new Reading(Rows::settingAside(), $catalogue), $sections ?? Sections::usual());

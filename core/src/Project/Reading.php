@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Project;
 
 use Apron\Json\Rows;
@@ -36,7 +38,9 @@ final class Reading
     public function of(string $section): mixed
     {
         /** @var T */
-        return array_key_exists($section, $this->values) ? $this->values[$section] : throw new \LogicException("$section stands after what asks for it");
+        return array_key_exists($section, $this->values)
+            ? $this->values[$section]
+            : throw new \LogicException("$section stands after what asks for it");
     }
 
     public function materials(): Materials

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Project;
 
 use Apron\Json\FileRefused;
@@ -7,14 +9,17 @@ use Apron\Json\Node;
 use Apron\Rules\Finding;
 
 /**
- * One section of the project file. A section is one class, named once in Sections: the reader, the writer, the assessment, what is stored
- * and the description of the file are built from that list.
+ * One section of the project file. A section is one class, named once in Sections: the reader, the writer, the
+ * assessment, what is stored and the description of the file are built from that list.
  *
  * @template-covariant T what it is once it is read
  */
 interface Section
 {
-    /** @return array<string, array<string, mixed>> keys it has at the top of the file, in their order, each with its JSON schema */
+    /**
+     * @return array<string, array<string, mixed>> keys it has at the top of the file, in their order, each with its
+     *   JSON schema
+     */
     public function schema(): array;
 
     /**

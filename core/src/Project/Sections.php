@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Project;
 
 use Apron\Project\Section\AssembliesSection;
@@ -10,11 +12,20 @@ use Apron\Project\Section\OpeningsSection;
 use Apron\Project\Section\SiteSection;
 use Apron\Project\Section\TrainingSection;
 
-/** All sections of the project file, in its order: each stands on none but those before it. A new step of the work is one more class here. */
+/**
+ * All sections of the project file, in its order: each stands on none but those before it. A new step of the work is
+ * one more class here.
+ */
 final readonly class Sections
 {
     private const USUAL = [
-        BriefSection::class, MaterialsSection::class, AssembliesSection::class, DetailsSection::class, OpeningsSection::class, TrainingSection::class, SiteSection::class,
+        BriefSection::class,
+        MaterialsSection::class,
+        AssembliesSection::class,
+        DetailsSection::class,
+        OpeningsSection::class,
+        TrainingSection::class,
+        SiteSection::class,
     ];
 
     /** @param  list<Section<mixed>>  $all */
@@ -45,7 +56,9 @@ final readonly class Sections
     /** @return list<DocumentSection<mixed>> */
     public function documents(): array
     {
-        return array_values(array_filter($this->all, fn (Section $section): bool => $section instanceof DocumentSection));
+        return array_values(
+            array_filter($this->all, fn (Section $section): bool => $section instanceof DocumentSection),
+        );
     }
 
     /** @return list<ListSection<covariant object{id: string}>> */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Quantity;
 
 /** Exact factors, NIST SP 811 (2008) appendix B, but for the permeance, which ASTM E96 rounds to 57.2. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Quantity;
 
 /** What a field measures. The stored unit is the one named here; everything else is converted on reading. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Quantity;
 
 /** Shows a stored SI figure in the units a reader works in. The end of a figure's key says what it is. */
@@ -42,7 +44,8 @@ final readonly class Display
         foreach (self::KINDS as $end => [$siDigits, $siUnit, $factor, $usDigits, $usUnit]) {
             if (str_ends_with($key, $end)) {
                 return $this->units === UnitSystem::SI
-                    ? self::plain($value, $value != 0 && abs($value) < 10 && $siDigits === 0 ? 1 : $siDigits)." $siUnit"
+                    ? self::plain($value, $value != 0 && abs($value) < 10 && $siDigits === 0 ? 1 : $siDigits).
+                            " $siUnit"
                     : self::plain($value * $factor, $usDigits)." $usUnit";
             }
         }
@@ -50,7 +53,10 @@ final readonly class Display
         return is_int($value) ? (string) $value : self::plain($value, 2);
     }
 
-    /** Inches as they are read off a tape: to the nearest sixteenth where that is true to a hundredth, decimals otherwise; the interface has the same. */
+    /**
+     * Inches as they are read off a tape: to the nearest sixteenth where that is true to a hundredth, decimals
+     * otherwise; the interface has the same.
+     */
     private static function inches(float $value): string
     {
         if ($value < 0) {

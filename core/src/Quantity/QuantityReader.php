@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Quantity;
 
 /**
@@ -12,13 +14,27 @@ final readonly class QuantityReader
 {
     private const UNITS = [
         'length' => [
-            'mm' => 1.0, 'cm' => 10.0, 'm' => 1000.0, 'in' => Conversion::MM_PER_INCH, 'inch' => Conversion::MM_PER_INCH,
-            'inches' => Conversion::MM_PER_INCH, '"' => Conversion::MM_PER_INCH, 'ft' => Conversion::MM_PER_FOOT,
-            "'" => Conversion::MM_PER_FOOT, 'mil' => 0.0254, 'mils' => 0.0254, 'um' => 0.001,
+            'mm' => 1.0,
+            'cm' => 10.0,
+            'm' => 1000.0,
+            'in' => Conversion::MM_PER_INCH,
+            'inch' => Conversion::MM_PER_INCH,
+            'inches' => Conversion::MM_PER_INCH,
+            '"' => Conversion::MM_PER_INCH,
+            'ft' => Conversion::MM_PER_FOOT,
+            "'" => Conversion::MM_PER_FOOT,
+            'mil' => 0.0254,
+            'mils' => 0.0254,
+            'um' => 0.001,
         ],
         'temperature' => ['c' => 1.0, 'f' => 1.0],
         'percent' => ['%' => 1.0],
-        'permeance' => ['perm' => Conversion::NG_PER_PERM, 'perms' => Conversion::NG_PER_PERM, 'ng' => 1.0, 'ng/(pa·s·m²)' => 1.0],
+        'permeance' => [
+            'perm' => Conversion::NG_PER_PERM,
+            'perms' => Conversion::NG_PER_PERM,
+            'ng' => 1.0,
+            'ng/(pa·s·m²)' => 1.0,
+        ],
         'resistance' => ['r' => Conversion::RSI_PER_R, 'rsi' => 1.0, 'm2k/w' => 1.0],
         'per-area' => ['/m2' => 1.0, '/ft2' => Conversion::FT2_PER_M2],
         'pressure' => ['pa' => 1.0, 'psf' => Conversion::PA_PER_PSF],
@@ -53,9 +69,10 @@ final readonly class QuantityReader
         if ($dimension === Dimension::Resistance && preg_match('/^(rsi|r)[ -]?(.+)$/', $text, $m)) {
             $text = $m[2].' '.$m[1];
         }
-        $value = $dimension === Dimension::Thickness || $dimension === Dimension::Length
-            ? $this->length($typed, $text, $dimension)
-            : $this->scaled($typed, $text, $dimension);
+        $value =
+            $dimension === Dimension::Thickness || $dimension === Dimension::Length
+                ? $this->length($typed, $text, $dimension)
+                : $this->scaled($typed, $text, $dimension);
 
         return new Typed($typed, $dimension, $value);
     }
@@ -64,8 +81,24 @@ final readonly class QuantityReader
     {
         $text = mb_strtolower(trim($typed));
         $text = strtr($text, [
-            '“' => '"', '”' => '"', '″' => '"', "''" => '"', '’' => "'", '′' => "'", '−' => '-', '–' => '-', '°' => '', 'µ' => 'u', 'μ' => 'u',
-            '½' => ' 1/2', '¼' => ' 1/4', '¾' => ' 3/4', '⅛' => ' 1/8', '⅜' => ' 3/8', '⅝' => ' 5/8', '⅞' => ' 7/8',
+            '“' => '"',
+            '”' => '"',
+            '″' => '"',
+            "''" => '"',
+            '’' => "'",
+            '′' => "'",
+            '−' => '-',
+            '–' => '-',
+            '°' => '',
+            'µ' => 'u',
+            'μ' => 'u',
+            '½' => ' 1/2',
+            '¼' => ' 1/4',
+            '¾' => ' 3/4',
+            '⅛' => ' 1/8',
+            '⅜' => ' 3/8',
+            '⅝' => ' 5/8',
+            '⅞' => ' 7/8',
         ]);
 
         return trim((string) preg_replace('/\s+/', ' ', $text));
@@ -75,8 +108,8 @@ final readonly class QuantityReader
     private function length(string $typed, string $text, Dimension $dimension): float
     {
         if (preg_match('/^([\d.]+) ?(?:ft|\')[ -]?(.+?) ?(?:in|"|inch|inches)$/', $text, $m)) {
-            return $this->number($typed, $m[1], $dimension) * Conversion::MM_PER_FOOT
-                + $this->number($typed, $m[2], $dimension) * Conversion::MM_PER_INCH;
+            return $this->number($typed, $m[1], $dimension) * Conversion::MM_PER_FOOT +
+                $this->number($typed, $m[2], $dimension) * Conversion::MM_PER_INCH;
         }
 
         return $this->scaled($typed, $text, $dimension);
@@ -142,7 +175,8 @@ final readonly class QuantityReader
         if ($conductivity === null) {
             throw Unreadable::because($typed, 'a thickness: this material has no conductivity to reckon one from');
         }
-        $resistance = $this->number($typed, trim($number), Dimension::Thickness) * ($kind === 'r' ? Conversion::RSI_PER_R : 1.0);
+        $resistance =
+            $this->number($typed, trim($number), Dimension::Thickness) * ($kind === 'r' ? Conversion::RSI_PER_R : 1.0);
 
         return $resistance * $conductivity * 1000;
     }

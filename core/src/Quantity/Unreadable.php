@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Quantity;
 
 /** What was typed cannot be read; the message says why and what would be right. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Rules;
 
 /** Something of a project with all that is said of it. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Rules;
 
 use Apron\Json\CoreData;
@@ -10,7 +12,10 @@ final class Edition
     /** Raised when a rule changes what comes of a project, so that nothing kept from an older rule is shown. */
     public const RULES = 5;
 
-    /** The first digits of the SHA-256 of all figures, words apart: a changed figure is another edition without anybody raising a number. */
+    /**
+     * The first digits of the SHA-256 of all figures, words apart: a changed figure is another edition without anybody
+     * raising a number.
+     */
     public static function figures(): string
     {
         /** @var string|null $digest */

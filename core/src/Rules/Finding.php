@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Rules;
 
 /**
@@ -36,7 +38,10 @@ final readonly class Finding
     public static function worstFirst(array $findings): array
     {
         $order = array_keys($findings);
-        usort($order, fn (int $a, int $b): int => [$findings[$a]->severity->rank(), $a] <=> [$findings[$b]->severity->rank(), $b]);
+        usort(
+            $order,
+            fn (int $a, int $b): int => [$findings[$a]->severity->rank(), $a] <=> [$findings[$b]->severity->rank(), $b],
+        );
 
         return array_map(fn (int $i): self => $findings[$i], $order);
     }

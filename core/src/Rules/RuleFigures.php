@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Rules;
 
 use Apron\Json\CoreData;
@@ -37,13 +39,19 @@ final class RuleFigures
     /** A permeance stated in the unit of its rule, ng/(Pa·s·m²): one perm is one perm, and not 57.2 of something. */
     public function permeance(string $name): float
     {
-        return $this->figures[$name] ??= (new QuantityReader(UnitSystem::US))->read($this->rules->get($name)->get('value')->text(), Dimension::Permeance)->value;
+        return $this->figures[$name] ??= (new QuantityReader(UnitSystem::US))->read(
+            $this->rules->get($name)->get('value')->text(),
+            Dimension::Permeance,
+        )->value;
     }
 
     /** @return list<string> */
     public function list(string $name): array
     {
-        return $this->lists[$name] ??= array_map(fn (Node $item): string => $item->text(), $this->rules->get($name)->get('value')->items());
+        return $this->lists[$name] ??= array_map(
+            fn (Node $item): string => $item->text(),
+            $this->rules->get($name)->get('value')->items(),
+        );
     }
 
     public function lists(string $name, ?string $word): bool

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Rules;
 
 /** How much a finding matters; ordered from worst to best. */
@@ -16,6 +18,16 @@ enum Severity: string
 
     /** Computed, and in order. */
     case Pass = 'pass';
+
+    /** Measured against a least: as much or more passes, half of it is a caution, less fails (common practice). */
+    public static function ofLeast(float $size, float $least): self
+    {
+        return match (true) {
+            $size >= $least => self::Pass,
+            $size >= $least / 2 => self::Caution,
+            default => self::Fail,
+        };
+    }
 
     /** 0 for the worst. */
     public function rank(): int

@@ -1,15 +1,14 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Rules;
 
 /** Where a number or a rule comes from. */
 final readonly class Source
 {
-    private function __construct(
-        public SourceKind $kind,
-        public string $name,
-        public ?string $date = null,
-    ) {
+    private function __construct(public SourceKind $kind, public string $name, public ?string $date = null)
+    {
     }
 
     /** A published document, with its clause or table in the name. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Rules;
 
 use Apron\Json\CoreData;
@@ -60,13 +62,22 @@ final class Words
             return $this->said[$key];
         }
         // What a school says otherwise is all that it says: the rest is as usual.
-        $template = $this->texts[$code][$part] ?? $this->texts[(string) strstr($code, '@', true)][$part] ?? throw new \OutOfBoundsException("no words for $code · $part");
+        $template =
+            $this->texts[$code][$part] ??
+            ($this->texts[(string) strstr($code, '@', true)][$part] ??
+                throw new \OutOfBoundsException("no words for $code · $part"));
 
-        return $this->said[$key] = (string) preg_replace_callback('/\{(?:(\w+):)?([\w.]+)\}/', function (array $m) use ($figures, $code): string {
-            $value = $figures[$m[2]] ?? throw new \OutOfBoundsException("the words of $code name the figure $m[2], which is not given");
+        return $this->said[$key] = (string) preg_replace_callback(
+            '/\{(?:(\w+):)?([\w.]+)\}/',
+            function (array $m) use ($figures, $code): string {
+                $value =
+                    $figures[$m[2]] ??
+                    throw new \OutOfBoundsException("the words of $code name the figure $m[2], which is not given");
 
-            return $m[1] === '' ? $this->display->figure($m[2], $value) : $this->listed($m[1], (string) $value);
-        }, $template);
+                return $m[1] === '' ? $this->display->figure($m[2], $value) : $this->listed($m[1], (string) $value);
+            },
+            $template,
+        );
     }
 
     /** A figure by itself, with its unit. */
@@ -99,7 +110,10 @@ final class Words
     public function listed(string $list, string $entry): string
     {
         // Several of a kind are numbered: the second of two covers is `mullion-cover-2`.
-        $numbered = preg_match('/^(.+)-(\d+)$/', $entry, $m) === 1 && isset($this->lists[$list][$m[1]]) ? "{$this->lists[$list][$m[1]]} $m[2]" : $entry;
+        $numbered =
+            preg_match('/^(.+)-(\d+)$/', $entry, $m) === 1 && isset($this->lists[$list][$m[1]])
+                ? "{$this->lists[$list][$m[1]]} $m[2]"
+                : $entry;
 
         return $this->lists[$list][$entry] ?? $numbered;
     }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Sealant;
 
 use Apron\Rules\RuleFigures;
@@ -24,8 +26,8 @@ final class Bearing
     }
 
     /**
-     * Thickest insulation that cladding may be fastened through with nails into wood studs at 16 in, in mm: a look-up within
-     * the stated limits and nothing between its rows. Null is an answer: this goes to an engineer.
+     * Thickest insulation that cladding may be fastened through with nails into wood studs at 16 in, in mm: a look-up
+     * within the stated limits and nothing between its rows. Null is an answer: this goes to an engineer.
      *
      * @param  float  $shankMm  diameter
      * @param  float  $spacingMm  along the stud
@@ -37,7 +39,10 @@ final class Bearing
         $shank = self::rowAtMost($rules->list('shanks_in'), $shankMm / 25.4);
         $spacing = self::rowAtLeast($rules->list('spacings_in'), $spacingMm / 25.4);
         $weight = self::rowAtLeast($rules->list('weights_psf'), $kgM2 * 0.204816);
-        $inches = $shank === null || $spacing === null || $weight === null ? null : $rules->cell('thickest_in', "$shank at $spacing", $weight);
+        $inches =
+            $shank === null || $spacing === null || $weight === null
+                ? null
+                : $rules->cell('thickest_in', "$shank at $spacing", $weight);
 
         return $inches === null ? null : $inches * 25.4;
     }

@@ -1,11 +1,13 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Sealant;
 
 /**
  * A sealant joint that moves with temperature. Width = movement / what the sealant bears, and the tolerance of the gap
- * (ASTM C1472, from memory); depth half the width within 6 and 13 mm; backer rod a quarter to a third larger than the joint
- * (common practice).
+ * (ASTM C1472, from memory); depth half the width within 6 and 13 mm; backer rod a quarter to a third larger than the
+ * joint (common practice).
  */
 final readonly class SealantJoint
 {
@@ -19,10 +21,17 @@ final readonly class SealantJoint
      * @param  float  $swing  K between the coldest and the hottest it gets
      * @param  float  $movementClass  share of its width that the sealant bears either way: 0.25 for class 25
      */
-    public function __construct(public float $expansion, public float $lengthMm, public float $swing, public float $movementClass, public float $toleranceMm)
-    {
+    public function __construct(
+        public float $expansion,
+        public float $lengthMm,
+        public float $swing,
+        public float $movementClass,
+        public float $toleranceMm,
+    ) {
         if ($lengthMm <= 0 || $swing <= 0 || $movementClass <= 0 || $movementClass > 1 || $toleranceMm < 0) {
-            throw new \InvalidArgumentException('a length and a swing above 0, a movement class above 0 and up to 1, and no tolerance below 0');
+            throw new \InvalidArgumentException(
+                'a length and a swing above 0, a movement class above 0 and up to 1, and no tolerance below 0',
+            );
         }
     }
 

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Sealant;
 
 use Apron\Rules\Severity;
@@ -11,7 +13,9 @@ final readonly class WetFilm
     public function __construct(public float $dryMm, public float $solids)
     {
         if ($dryMm <= 0 || $solids <= 0 || $solids > 1) {
-            throw new \InvalidArgumentException("a film above 0 mm and solids above 0 and up to 1, not $dryMm mm and $solids");
+            throw new \InvalidArgumentException(
+                "a film above 0 mm and solids above 0 and up to 1, not $dryMm mm and $solids",
+            );
         }
     }
 
@@ -34,8 +38,8 @@ final readonly class WetFilm
     }
 
     /**
-     * Readings of the wet film against the target: fails below four fifths anywhere or a mean short of it; a caution where more
-     * than one in five falls short (common practice; the maker's own rule wins).
+     * Readings of the wet film against the target: fails below four fifths anywhere or a mean short of it; a caution
+     * where more than one in five falls short (common practice; the maker's own rule wins).
      *
      * @param  non-empty-list<float>  $readings  mm
      * @return array{least_mm: float, mean_mm: float, short_share: float, severity: Severity}

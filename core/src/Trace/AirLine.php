@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Trace;
 
 use Apron\Detail\Edge;
@@ -21,7 +23,14 @@ final class AirLine
         }
         $tight = self::inContact($layout);
         $sides = [];
-        foreach (['sill' => Side::Bottom, 'head' => Side::Top, 'jamb-left' => Side::Left, 'jamb-right' => Side::Right] as $facet => $side) {
+        foreach (
+            [
+                'sill' => Side::Bottom,
+                'head' => Side::Top,
+                'jamb-left' => Side::Left,
+                'jamb-right' => Side::Right,
+            ] as $facet => $side
+        ) {
             $sides[$facet] = self::byJoint($layout, $facet, $tight) || self::byFlange($layout, $side, $tight);
         }
 
@@ -36,8 +45,16 @@ final class AirLine
             foreach ($patches as $i => $inner) {
                 foreach (array_slice($patches, $i + 1) as $outer) {
                     $bead = $inner->piece->kind === PieceKind::Sealant || $outer->piece->kind === PieceKind::Sealant;
-                    $air = ($inner->piece->air || $bead) && ($outer->piece->air || $bead) && ($inner->piece->air || $outer->piece->air);
-                    if ($air && $inner->piece !== $outer->piece && $inner->rect()->overlap($outer->rect()) !== null && self::holds($outer)) {
+                    $air =
+                        ($inner->piece->air || $bead) &&
+                        ($outer->piece->air || $bead) &&
+                        ($inner->piece->air || $outer->piece->air);
+                    if (
+                        $air &&
+                        $inner->piece !== $outer->piece &&
+                        $inner->rect()->overlap($outer->rect()) !== null &&
+                        self::holds($outer)
+                    ) {
                         $links[$inner->piece->id][] = $outer->piece->id;
                         $links[$outer->piece->id][] = $inner->piece->id;
                     }
@@ -55,7 +72,7 @@ final class AirLine
             $id = array_pop($next);
             if (! isset($reached[$id])) {
                 $reached[$id] = true;
-                $next = [...$next, ...($links[$id] ?? [])];
+                $next = [...$next, ...$links[$id] ?? []];
             }
         }
 
@@ -84,7 +101,7 @@ final class AirLine
         if ($joint === null) {
             return false;
         }
-        $depths = [...($joint->inner ? [$unit->innerZ] : []), ...($joint->outer === Edge::Sealed ? [$unit->outerZ] : [])];
+        $depths = [...$joint->inner ? [$unit->innerZ] : [], ...$joint->outer === Edge::Sealed ? [$unit->outerZ] : []];
         $extent = $layout->detail->facets[$facet]->extent;
         foreach ($depths as $z) {
             $upright = str_starts_with($facet, 'jamb');
@@ -112,7 +129,14 @@ final class AirLine
     private static function byFlange(Layout $layout, Side $side, array $tight): bool
     {
         $flange = $layout->detail->unit->flange ?? null;
-        $edges = $flange === null ? [] : array_filter($layout->of[$flange], fn (Laid $l): bool => $l->patch->facet === 'face' && ! self::meetsItsOwn($l, $side, $layout->of[$flange]));
+        $edges =
+            $flange === null
+                ? []
+                : array_filter(
+                    $layout->of[$flange],
+                    fn (Laid $l): bool => $l->patch->facet === 'face' &&
+                        ! self::meetsItsOwn($l, $side, $layout->of[$flange]),
+                );
         foreach ($edges as $laid) {
             if (! self::sealedAlong($layout, $laid, $side, $tight)) {
                 return false;
@@ -137,7 +161,13 @@ final class AirLine
         foreach ($layout->facet('face') as $under) {
             $o = $under->rect();
             $there = $level ? $o->v0 <= $at && $o->v1 >= $at : $o->u0 <= $at && $o->u1 >= $at;
-            if ($there && $under->order < $laid->order && $under->piece->air && isset($tight[$under->piece->id]) && $o->overlap($r) !== null) {
+            if (
+                $there &&
+                $under->order < $laid->order &&
+                $under->piece->air &&
+                isset($tight[$under->piece->id]) &&
+                $o->overlap($r) !== null
+            ) {
                 $spans[] = $level ? [$o->u0, $o->u1] : [$o->v0, $o->v1];
             }
         }
@@ -148,7 +178,10 @@ final class AirLine
     private static function edgeOf(Rect $r, Side $side): float
     {
         return match ($side) {
-            Side::Top => $r->v1, Side::Bottom => $r->v0, Side::Left => $r->u0, Side::Right => $r->u1,
+            Side::Top => $r->v1,
+            Side::Bottom => $r->v0,
+            Side::Left => $r->u0,
+            Side::Right => $r->u1,
         };
     }
 
@@ -160,7 +193,10 @@ final class AirLine
     private static function meetsItsOwn(Laid $laid, Side $side, array $own): bool
     {
         $opposite = match ($side) {
-            Side::Top => Side::Bottom, Side::Bottom => Side::Top, Side::Left => Side::Right, Side::Right => Side::Left,
+            Side::Top => Side::Bottom,
+            Side::Bottom => Side::Top,
+            Side::Left => Side::Right,
+            Side::Right => Side::Left,
         };
         foreach ($own as $other) {
             if ($other !== $laid && self::edgeOf($other->rect(), $opposite) === self::edgeOf($laid->rect(), $side)) {

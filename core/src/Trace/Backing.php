@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Trace;
 
 use Apron\Detail\FramingMember;
@@ -10,12 +12,15 @@ use Apron\Detail\Rect;
 use Apron\Rules\RuleFigures;
 
 /**
- * What must have something solid behind it, where a detail says where its framing is: a lap of fastened sheets lies over framing or
- * blocking, for it is fastened there; an upright joint of boards is centred on framing.
+ * What must have something solid behind it, where a detail says where its framing is: a lap of fastened sheets lies
+ * over framing or blocking, for it is fastened there; an upright joint of boards is centred on framing.
  */
 final class Backing
 {
-    /** @return list<array{what: string, facet: string, one: string, other: string, rect: Rect}> laps and joints with nothing behind them, on facets whose framing is known */
+    /**
+     * @return list<array{what: string, facet: string, one: string, other: string, rect: Rect}> laps and joints with
+     *   nothing behind them, on facets whose framing is known
+     */
     public static function missing(Layout $layout): array
     {
         $framing = [];
@@ -31,13 +36,29 @@ final class Backing
                     if ($inner->piece === $outer->piece || ThreeSided::breaker($inner) || ThreeSided::breaker($outer)) {
                         continue;
                     }
-                    $where = self::bothAre(PieceKind::Sheet, $inner, $outer) ? self::lap($inner->rect(), $outer->rect(), $members) : null;
+                    $where = self::bothAre(PieceKind::Sheet, $inner, $outer)
+                        ? self::lap($inner->rect(), $outer->rect(), $members)
+                        : null;
                     if ($where !== null) {
-                        $missing[] = ['what' => 'lap', 'facet' => $facet, 'one' => $outer->piece->id, 'other' => $inner->piece->id, 'rect' => $where];
+                        $missing[] = [
+                            'what' => 'lap',
+                            'facet' => $facet,
+                            'one' => $outer->piece->id,
+                            'other' => $inner->piece->id,
+                            'rect' => $where,
+                        ];
                     }
-                    $where = self::bothAre(PieceKind::Board, $inner, $outer) ? self::joint($inner->rect(), $outer->rect(), $members) : null;
+                    $where = self::bothAre(PieceKind::Board, $inner, $outer)
+                        ? self::joint($inner->rect(), $outer->rect(), $members)
+                        : null;
                     if ($where !== null) {
-                        $missing[] = ['what' => 'joint', 'facet' => $facet, 'one' => $outer->piece->id, 'other' => $inner->piece->id, 'rect' => $where];
+                        $missing[] = [
+                            'what' => 'joint',
+                            'facet' => $facet,
+                            'one' => $outer->piece->id,
+                            'other' => $inner->piece->id,
+                            'rect' => $where,
+                        ];
                     }
                 }
             }
@@ -59,7 +80,9 @@ final class Backing
     private static function lap(Rect $a, Rect $b, array $members): ?Rect
     {
         $lap = $a->overlap($b);
-        $staggered = ($a->u0 <=> $b->u0) === ($a->u1 <=> $b->u1) && ($a->u0 <=> $b->u0) !== 0 || ($a->v0 <=> $b->v0) === ($a->v1 <=> $b->v1) && ($a->v0 <=> $b->v0) !== 0;
+        $staggered =
+            (($a->u0 <=> $b->u0) === ($a->u1 <=> $b->u1) && ($a->u0 <=> $b->u0) !== 0) ||
+            (($a->v0 <=> $b->v0) === ($a->v1 <=> $b->v1) && ($a->v0 <=> $b->v0) !== 0);
         if ($lap === null || ! $staggered) {
             return null;
         }
@@ -67,7 +90,7 @@ final class Backing
         $behind = array_filter(array_map(fn (FramingMember $m): ?Rect => $m->rect->overlap($lap), $members));
         $runs = array_map(fn (Rect $r): array => $upright ? [$r->v0, $r->v1] : [$r->u0, $r->u1], $behind);
 
-        return self::firstBare($runs, ...($upright ? [$lap->v0, $lap->v1] : [$lap->u0, $lap->u1])) === null ? null : $lap;
+        return self::firstBare($runs, ...$upright ? [$lap->v0, $lap->v1] : [$lap->u0, $lap->u1]) === null ? null : $lap;
     }
 
     /**
@@ -94,8 +117,8 @@ final class Backing
     }
 
     /**
-     * The line where two boards stand side by side, no wider apart than a gap, where no member takes both their edges: a cripple
-     * under a sill plate does so together with it.
+     * The line where two boards stand side by side, no wider apart than a gap, where no member takes both their edges:
+     * a cripple under a sill plate does so together with it.
      *
      * @param  list<FramingMember>  $members
      */
@@ -107,8 +130,16 @@ final class Backing
         if ($right->u0 < $left->u1 || $right->u0 - $left->u1 > $bearing || $foot >= $top) {
             return null;
         }
-        $bear = array_filter($members, fn (FramingMember $m): bool => $m->rect->u0 <= $left->u1 - $bearing && $m->rect->u1 >= $right->u0 + $bearing);
-        $bare = self::firstBare(array_map(fn (FramingMember $m): array => [$m->rect->v0, $m->rect->v1], $bear), $foot, $top);
+        $bear = array_filter(
+            $members,
+            fn (FramingMember $m): bool => $m->rect->u0 <= $left->u1 - $bearing &&
+                    $m->rect->u1 >= $right->u0 + $bearing,
+        );
+        $bare = self::firstBare(
+            array_map(fn (FramingMember $m): array => [$m->rect->v0, $m->rect->v1], $bear),
+            $foot,
+            $top,
+        );
 
         return $bare === null ? null : new Rect($left->u1, $bare[0], $right->u0, $bare[1]);
     }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Trace;
 
 use Apron\Detail\Layout;
@@ -45,7 +47,11 @@ final class Corners
             $on = [];
             foreach ($flat->joined as $other) {
                 $o = $other->rect();
-                if ($o->v0 <= $y && $o->v1 >= $y && ($other->patch->facet === $jamb ? $o->u0 <= 0 : $o->u0 <= $x && $o->u1 >= $x)) {
+                if (
+                    $o->v0 <= $y &&
+                    $o->v1 >= $y &&
+                    ($other->patch->facet === $jamb ? $o->u0 <= 0 : $o->u0 <= $x && $o->u1 >= $x)
+                ) {
                     $on[$other->patch->facet] = true;
                 }
             }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Trace;
 
 use Apron\Detail\Edge;
@@ -9,8 +11,8 @@ use Apron\Detail\PieceKind;
 use Apron\Detail\SillPitch;
 
 /**
- * What water can do where an interval of a strip ends: the rules of the trace in their order. A drain edge, then the ends of
- * patches outboard, the end of the carrier, the beginnings outboard, a penetration, the end of the facet.
+ * What water can do where an interval of a strip ends: the rules of the trace in their order. A drain edge, then the
+ * ends of patches outboard, the end of the carrier, the beginnings outboard, a penetration, the end of the facet.
  */
 final class Crossing extends Place
 {
@@ -71,17 +73,26 @@ final class Crossing extends Place
                 return true;
             }
             if ($this->atHead() && $this->foldsIntoHead($over)) {
-                $this->ways[] = new Way(0, [...$this->events, [Outcome::Trapped, 'trace.behind-folded-head', $over->piece->id]], []);
+                $this->ways[] = new Way(
+                    0,
+                    [...$this->events, [Outcome::Trapped, 'trace.behind-folded-head', $over->piece->id]],
+                    [],
+                );
 
                 return false;
             }
             if ($this->foldsOut($over)) {
-                // It goes out over the board with all that lies on it, and has no edge here; what is behind it stays at the sheathing.
+                // It goes out over the board with all that lies on it, and has no edge here; what is behind it stays at
+                // the sheathing.
                 break;
             }
             $side = $strips->endSide($this->facet);
             if ($over->edge($side, $this->u) !== Edge::Open && ! $this->rain->opensNear($over, $side, $this->u)) {
-                $this->ways[] = new Way(0, [...$this->events, [Outcome::Trapped, 'trace.trapped', $over->piece->id]], []);
+                $this->ways[] = new Way(
+                    0,
+                    [...$this->events, [Outcome::Trapped, 'trace.trapped', $over->piece->id]],
+                    [],
+                );
 
                 return false;
             }
@@ -117,9 +128,16 @@ final class Crossing extends Place
         }
         $butt = $this->buttedAt($c);
         if ($butt !== null) {
-            $sealed = $c->edge($this->rain->strips->endSide($this->facet), $this->u) === Edge::Sealed || $butt->edge($this->rain->strips->startSide($this->facet), $this->u) === Edge::Sealed;
+            $sealed =
+                $c->edge($this->rain->strips->endSide($this->facet), $this->u) === Edge::Sealed ||
+                $butt->edge($this->rain->strips->startSide($this->facet), $this->u) === Edge::Sealed;
             if ($sealed) {
-                $this->begin($butt, [...$this->events, [Outcome::ReliesOnSeal, 'trace.sealed-joint', $butt->piece->id]], 0, []);
+                $this->begin(
+                    $butt,
+                    [...$this->events, [Outcome::ReliesOnSeal, 'trace.sealed-joint', $butt->piece->id]],
+                    0,
+                    [],
+                );
                 $this->drop($c, $butt, 1);
 
                 return;
@@ -128,7 +146,10 @@ final class Crossing extends Place
         $this->drop($c, $butt, 0);
     }
 
-    /** Onto the next patch inboard that goes on, or onto the substrate; a patch that was butted against lets the water past. */
+    /**
+     * Onto the next patch inboard that goes on, or onto the substrate; a patch that was butted against lets the water
+     * past.
+     */
     private function drop(Laid $c, ?Laid $butt, int $cost): void
     {
         $inboard = $this->inboardGoingOn($c);
@@ -138,11 +159,17 @@ final class Crossing extends Place
             return;
         }
         $code = $butt === null ? 'trace.nothing-below' : 'trace.open-joint';
-        $this->begin(null, [...$this->events, $this->rain->wetEvent($this->facet, $code, $c->piece->id)], $cost, $butt === null ? [] : [$butt]);
+        $this->begin(
+            null,
+            [...$this->events, $this->rain->wetEvent($this->facet, $code, $c->piece->id)],
+            $cost,
+            $butt === null ? [] : [$butt],
+        );
     }
 
     /**
-     * Rule 3: patches that begin outboard of the carrier, nearest first. Each edge that holds has a way on which it fails.
+     * Rule 3: patches that begin outboard of the carrier, nearest first. Each edge that holds has a way on which it
+     * fails.
      *
      * @param  list<array{Outcome, string, string}>  $events
      * @param  list<Laid>  $past  patches whose joint the water went through: they hold nothing
@@ -151,7 +178,13 @@ final class Crossing extends Place
     {
         $failing = [];
         foreach ($this->column as $p) {
-            if ($this->span[$p->order][0] !== $this->break || $p->order <= ($carrier->order ?? -1) || $this->joinedAbove($p) || in_array($p, $past, true) || $this->shielded($carrier, $p)) {
+            if (
+                $this->span[$p->order][0] !== $this->break ||
+                $p->order <= ($carrier->order ?? -1) ||
+                $this->joinedAbove($p) ||
+                in_array($p, $past, true) ||
+                $this->shielded($carrier, $p)
+            ) {
                 continue;
             }
             $edge = $p->edge($this->rain->strips->startSide($this->facet), $this->u);
@@ -161,7 +194,10 @@ final class Crossing extends Place
             }
             // If this edge lets go the water is behind the patch, on what it was on.
             $failing[] = [$carrier, [...$events, [Outcome::Shed, 'trace.edge-fails', $p->piece->id]], $cost + 1];
-            $events[] = $edge === Edge::Adhered ? [Outcome::ReliesOnBond, 'trace.bond', $p->piece->id] : [Outcome::ReliesOnSeal, 'trace.seal', $p->piece->id];
+            $events[] =
+                $edge === Edge::Adhered
+                    ? [Outcome::ReliesOnBond, 'trace.bond', $p->piece->id]
+                    : [Outcome::ReliesOnSeal, 'trace.seal', $p->piece->id];
             $carrier = $p;
         }
         $this->pipe($carrier, $events, $cost);
@@ -179,12 +215,21 @@ final class Crossing extends Place
     {
         foreach ($this->rain->layout->detail->penetrations as $pipe) {
             $top = $this->rain->strips->runsIn($this->facet) ? $pipe->rect->v0 : -$pipe->rect->v1;
-            if ($pipe->facet !== $this->facet || $top !== $this->s || $pipe->rect->u0 >= $this->u || $pipe->rect->u1 <= $this->u) {
+            if (
+                $pipe->facet !== $this->facet ||
+                $top !== $this->s ||
+                $pipe->rect->u0 >= $this->u ||
+                $pipe->rect->u1 <= $this->u
+            ) {
                 continue;
             }
             while ($carrier !== null) {
                 if (in_array($carrier->piece->id, $pipe->sealedTo, true)) {
-                    $this->on($carrier, [...$events, [Outcome::ReliesOnSeal, 'trace.round-pipe', $carrier->piece->id]], $cost);
+                    $this->on(
+                        $carrier,
+                        [...$events, [Outcome::ReliesOnSeal, 'trace.round-pipe', $carrier->piece->id]],
+                        $cost,
+                    );
                     $cost++;
                 } else {
                     $events[] = [Outcome::Shed, 'trace.along-pipe', $pipe->id];
@@ -202,18 +247,35 @@ final class Crossing extends Place
     private function on(?Laid $carrier, array $events, int $cost): void
     {
         $on = [$this->facet, $this->strip, $this->interval + 1, $carrier->order ?? -1];
-        $this->ways[] = new Way($cost, $events, $carrier !== null && $this->runsOffUnit($carrier) ? [$on, $this->cutBoard()] : [$on]);
+        $this->ways[] = new Way(
+            $cost,
+            $events,
+            $carrier !== null && $this->runsOffUnit($carrier) ? [$on, $this->cutBoard()] : [$on],
+        );
     }
 
-    /** Whether water on the outside of what covers the hole comes to its foot there, where a board over the sheathing is cut to the opening. */
+    /**
+     * Whether water on the outside of what covers the hole comes to its foot there, where a board over the sheathing is
+     * cut to the opening.
+     */
     private function runsOffUnit(Laid $carrier): bool
     {
         // A loose sheet over the hole, as one hung up for the night, hangs outside of the board.
-        if ($this->facet !== 'face' || $this->s !== 0.0 || ! $this->rain->boarded || $carrier->piece->kind === PieceKind::Sheet || ! $this->rain->inHole($this->facet, $this->strip, $this->interval)) {
+        if (
+            $this->facet !== 'face' ||
+            $this->s !== 0.0 ||
+            ! $this->rain->boarded ||
+            $carrier->piece->kind === PieceKind::Sheet ||
+            ! $this->rain->inHole($this->facet, $this->strip, $this->interval)
+        ) {
             return false;
         }
         foreach ($this->column as $over) {
-            if ($over->order > $carrier->order && $this->span[$over->order][0] <= $this->interval && $this->span[$over->order][1] > $this->interval) {
+            if (
+                $over->order > $carrier->order &&
+                $this->span[$over->order][0] <= $this->interval &&
+                $this->span[$over->order][1] > $this->interval
+            ) {
                 return false;
             }
         }
@@ -225,7 +287,11 @@ final class Crossing extends Place
     private function cutBoard(): array
     {
         $sill = $this->rain->strips->at('reveal-sill', $this->u);
-        $inner = $this->rain->strips->interval('reveal-sill', $sill, -($this->rain->layout->detail->opening->outerBoard ?? 0.0));
+        $inner = $this->rain->strips->interval(
+            'reveal-sill',
+            $sill,
+            -($this->rain->layout->detail->opening->outerBoard ?? 0.0),
+        );
 
         return ['reveal-sill', $sill, $inner, $this->rain->outermost('reveal-sill', $sill, $inner)];
     }
@@ -244,7 +310,9 @@ final class Crossing extends Place
 
             return;
         }
-        $covers = $this->rain->inHole($this->facet, $this->strip, $this->interval + 1) ? array_filter($this->outboard(), $this->goesOn(...)) : [];
+        $covers = $this->rain->inHole($this->facet, $this->strip, $this->interval + 1)
+            ? array_filter($this->outboard(), $this->goesOn(...))
+            : [];
         if ($covers === [] && $butt === null) {
             $this->drip();
 
@@ -263,10 +331,17 @@ final class Crossing extends Place
         $facet = ($this->facet === 'reveal-head' ? 'reveal-' : OpeningGeometry::returnsOf($this->facet)).'sill';
         $sill = $this->rain->strips->at($facet, $this->u);
         $outer = $this->rain->strips->interval($facet, $sill, $this->rain->strips->runsIn($facet) ? 0.0 : -0.001);
-        $this->ways[] = new Way(0, [...$this->events, [Outcome::Shed, 'trace.drips-to-sill', $facet]], [[$facet, $sill, $outer, $this->rain->outermost($facet, $sill, $outer)]]);
+        $this->ways[] = new Way(
+            0,
+            [...$this->events, [Outcome::Shed, 'trace.drips-to-sill', $facet]],
+            [[$facet, $sill, $outer, $this->rain->outermost($facet, $sill, $outer)]],
+        );
     }
 
-    /** At the head, behind thick insulation: out on a flashing that folds there, or from the board's face onto one that comes out under it. */
+    /**
+     * At the head, behind thick insulation: out on a flashing that folds there, or from the board's face onto one that
+     * comes out under it.
+     */
     private function overFlashing(): bool
     {
         $opening = $this->rain->layout->detail->opening;
@@ -316,7 +391,10 @@ final class Crossing extends Place
     private function foot(): void
     {
         $target = $this->target();
-        if ($this->facet === 'sill' && ($this->rain->layout->detail->opening->sillPitch ?? SillPitch::Out) !== SillPitch::Out) {
+        if (
+            $this->facet === 'sill' &&
+            ($this->rain->layout->detail->opening->sillPitch ?? SillPitch::Out) !== SillPitch::Out
+        ) {
             $this->events[] = [Outcome::Ponds, 'trace.ponds', 'sill'];
             if (! $this->rain->damHolds()) {
                 $this->events[] = [Outcome::Enters, 'trace.enters', 'sill'];
@@ -345,19 +423,53 @@ final class Crossing extends Place
             }
             $sealed = $butt !== null && $this->touchesSealed($c, $butt);
             if ($sealed) {
-                $this->land($facet, $strip, $interval, $butt, [...$this->events, [Outcome::ReliesOnSeal, 'trace.sealed-joint', $butt->piece->id]], 0, $begins);
+                $this->land(
+                    $facet,
+                    $strip,
+                    $interval,
+                    $butt,
+                    [...$this->events, [Outcome::ReliesOnSeal, 'trace.sealed-joint', $butt->piece->id]],
+                    0,
+                    $begins,
+                );
             }
             $inboard = null;
             foreach ($this->column as $below) {
-                $inboard = $below->order < $c->order && ($this->span[$below->order][0] <= $this->interval && $this->span[$below->order][1] > $this->interval) ? ($this->joinedOn($below, $facet, $strip, $interval) ?? $inboard) : $inboard;
+                $inboard =
+                    $below->order < $c->order &&
+                    ($this->span[$below->order][0] <= $this->interval &&
+                        $this->span[$below->order][1] > $this->interval)
+                        ? $this->joinedOn($below, $facet, $strip, $interval) ?? $inboard
+                        : $inboard;
             }
-            $events = $inboard === null ? [...$this->events, $this->rain->wetEvent($facet, $butt === null ? 'trace.nothing-below' : 'trace.open-joint', $c->piece->id)] : $this->events;
+            $events =
+                $inboard === null
+                    ? [
+                        ...$this->events,
+                        $this->rain->wetEvent(
+                            $facet,
+                            $butt === null ? 'trace.nothing-below' : 'trace.open-joint',
+                            $c->piece->id,
+                        ),
+                    ]
+                    : $this->events;
             // Through an open joint the water is behind whatever began there.
-            $this->land($facet, $strip, $interval, $inboard, $events, $sealed ? 1 : 0, $inboard === null ? [] : $begins);
+            $this->land(
+                $facet,
+                $strip,
+                $interval,
+                $inboard,
+                $events,
+                $sealed ? 1 : 0,
+                $inboard === null ? [] : $begins,
+            );
 
             return;
         }
-        $events = $c === null && ! $this->wetAlready($facet) ? [...$this->events, $this->rain->wetEvent($facet, 'trace.on-bare', $facet)] : $this->events;
+        $events =
+            $c === null && ! $this->wetAlready($facet)
+                ? [...$this->events, $this->rain->wetEvent($facet, 'trace.on-bare', $facet)]
+                : $this->events;
         $this->land($facet, $strip, $interval, $over, $events, 0, $begins);
     }
 
@@ -374,7 +486,11 @@ final class Crossing extends Place
         $side = $this->rain->strips->endSide($this->facet);
         foreach ($this->outboard() as $over) {
             if ($over->edge($side, $this->u) !== Edge::Open) {
-                $this->ways[] = new Way(0, [...$this->events, [Outcome::Trapped, 'trace.trapped', $over->piece->id]], []);
+                $this->ways[] = new Way(
+                    0,
+                    [...$this->events, [Outcome::Trapped, 'trace.trapped', $over->piece->id]],
+                    [],
+                );
 
                 return;
             }
@@ -393,8 +509,15 @@ final class Crossing extends Place
      * @param  list<array{Outcome, string, string}>  $events
      * @param  list<Laid>  $begins
      */
-    private function land(string $facet, int $strip, int $interval, ?Laid $carrier, array $events, int $cost, array $begins): void
-    {
+    private function land(
+        string $facet,
+        int $strip,
+        int $interval,
+        ?Laid $carrier,
+        array $events,
+        int $cost,
+        array $begins,
+    ): void {
         foreach ($begins as $p) {
             if (($carrier !== null && $p->order <= $carrier->order) || $this->joinedFromHere($p)) {
                 continue;
@@ -404,11 +527,18 @@ final class Crossing extends Place
                 $events[] = [Outcome::Shed, 'trace.behind', $p->piece->id];
                 break;
             }
-            $this->ways[] = new Way($cost + 1, [...$events, [Outcome::Shed, 'trace.edge-fails', $p->piece->id]], [[$facet, $strip, $interval, $carrier->order ?? -1]]);
-            $events[] = $edge === Edge::Adhered ? [Outcome::ReliesOnBond, 'trace.bond', $p->piece->id] : [Outcome::ReliesOnSeal, 'trace.seal', $p->piece->id];
+            $this->ways[] = new Way(
+                $cost + 1,
+                [...$events, [Outcome::Shed, 'trace.edge-fails', $p->piece->id]],
+                [[$facet, $strip, $interval, $carrier->order ?? -1]],
+            );
+            $events[] =
+                $edge === Edge::Adhered
+                    ? [Outcome::ReliesOnBond, 'trace.bond', $p->piece->id]
+                    : [Outcome::ReliesOnSeal, 'trace.seal', $p->piece->id];
             $carrier = $p;
         }
         $way = new Way($cost, $events, [[$facet, $strip, $interval, $carrier->order ?? -1]]);
-        $cost === 0 ? array_unshift($this->ways, $way) : $this->ways[] = $way;
+        $cost === 0 ? array_unshift($this->ways, $way) : ($this->ways[] = $way);
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Trace;
 
 use Apron\Detail\CannotLay;
@@ -22,7 +24,9 @@ final class DetailAssessment implements Assessed
     /** @var list<Lap> */
     public readonly array $laps;
 
-    /** @var list<array{facet: string, u: float, v: array{float, float}, verdict: Severity, left: string, right: string}> */
+    /**
+     * @var list<array{facet: string, u: float, v: array{float, float}, verdict: Severity, left: string, right: string}>
+     */
     public readonly array $joints;
 
     /** @var array<string, Severity> */
@@ -37,13 +41,19 @@ final class DetailAssessment implements Assessed
     /** @var array<string, bool> */
     public readonly array $air;
 
-    /** @var list<array{what: string, facet: string, one: string, other: string, rect: Rect}> laps and joints with no framing behind them */
+    /**
+     * @var list<array{what: string, facet: string, one: string, other: string, rect: Rect}> laps and joints with no
+     *   framing behind them
+     */
     public readonly array $unbacked;
 
     /** @var list<array{piece: string, facet: string, gap: Rect}> sealant stuck on three sides */
     public readonly array $threeSided;
 
-    /** @var list<array{gap: string, facet: string|null, rect: Rect|null, through: list<string>}> where outdoor air gets through the gaps to the room */
+    /**
+     * @var list<array{gap: string, facet: string|null, rect: Rect|null, through: list<string>}> where outdoor air gets
+     *   through the gaps to the room
+     */
     public readonly array $leaks;
 
     /** @var list<Finding>|null */
@@ -76,11 +86,17 @@ final class DetailAssessment implements Assessed
         return $worst;
     }
 
-    /** The worst of its findings, so that a list of details and the list of findings never say two things; a note where water is recovered. */
+    /**
+     * The worst of its findings, so that a list of details and the list of findings never say two things; a note where
+     * water is recovered.
+     */
     public function severity(): Severity
     {
         $worst = Severity::Pass;
-        $said = [...array_map(fn (Finding $f): Severity => $f->severity, $this->findings()), ...array_map(fn (StripResult $s): Severity => $s->severity, $this->strips)];
+        $said = [
+            ...array_map(fn (Finding $f): Severity => $f->severity, $this->findings()),
+            ...array_map(fn (StripResult $s): Severity => $s->severity, $this->strips),
+        ];
         foreach ($said as $severity) {
             $worst = $severity->rank() < $worst->rank() ? $severity : $worst;
         }
@@ -95,22 +111,48 @@ final class DetailAssessment implements Assessed
             'id' => $this->detail->id,
             'worst' => $this->worst()->told(),
             'severity' => $this->severity()->value,
-            'strips' => array_map(fn (StripResult $s): array => [
-                'source' => $s->source, 'facet' => $s->facet, 'u' => [$s->u0, $s->u1], 'outcome' => $s->outcome->told(), 'severity' => $s->severity->value,
-                'lines' => $s->lines, 'path' => self::path($s->told(), $words),
-            ], $this->strips),
+            'strips' => array_map(
+                fn (StripResult $s): array => [
+                    'source' => $s->source,
+                    'facet' => $s->facet,
+                    'u' => [$s->u0, $s->u1],
+                    'outcome' => $s->outcome->told(),
+                    'severity' => $s->severity->value,
+                    'lines' => $s->lines,
+                    'path' => self::path($s->told(), $words),
+                ],
+                $this->strips,
+            ),
             'laps' => array_map(fn (Lap $lap): array => $lap->toArray(), $this->laps),
-            'joints' => array_map(fn (array $j): array => ['facet' => $j['facet'], 'u' => $j['u'], 'v' => $j['v'], 'verdict' => $j['verdict']->value], $this->joints),
+            'joints' => array_map(
+                fn (array $j): array => [
+                    'facet' => $j['facet'],
+                    'u' => $j['u'],
+                    'v' => $j['v'],
+                    'verdict' => $j['verdict']->value,
+                ],
+                $this->joints,
+            ),
         ];
         if ($this->detail->opening !== null) {
             $shape += ['corners' => self::told($this->corners)];
         }
         $shape['head'] = (object) self::told($this->head);
         if ($this->detail->gaps !== []) {
-            $shape['leaks'] = array_map(fn (array $l): array => ['gap' => $l['gap'], 'facet' => $l['facet'], 'rect' => $l['rect']?->toArray(), 'through' => $l['through']], $this->leaks);
+            $shape['leaks'] = array_map(
+                fn (array $l): array => [
+                    'gap' => $l['gap'],
+                    'facet' => $l['facet'],
+                    'rect' => $l['rect']?->toArray(),
+                    'through' => $l['through'],
+                ],
+                $this->leaks,
+            );
         }
 
-        return $this->detail->opening === null ? $shape : $shape + ['sill' => self::told($this->sill), 'air' => $this->air];
+        return $this->detail->opening === null
+            ? $shape
+            : $shape + ['sill' => self::told($this->sill), 'air' => $this->air];
     }
 
     /**
@@ -125,7 +167,13 @@ final class DetailAssessment implements Assessed
     /** @return list<string> */
     public static function path(Run $run, Words $words): array
     {
-        return array_map(fn (array $e): string => $words->text($e['code'], 'title', ['piece' => $e['at'], 'up_mm' => $e['elevation']]), $run->path);
+        return array_map(
+            fn (array $e): string => $words->text($e['code'], 'title', [
+                'piece' => $e['at'],
+                'up_mm' => $e['elevation'],
+            ]),
+            $run->path,
+        );
     }
 
     /** @return list<Finding> */

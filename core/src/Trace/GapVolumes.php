@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Trace;
 
 use Apron\Detail\Detail;
@@ -11,15 +13,23 @@ use Apron\Detail\PieceKind;
 use Apron\Detail\Rect;
 
 /**
- * Gaps between layers are volumes of air, joined wherever nothing seals between them: which of their mouths let outdoor air through to the
- * room. A mouth is closed where pieces for air, or sealant, lie over all of it and hold by a bond or a seal.
+ * Gaps between layers are volumes of air, joined wherever nothing seals between them: which of their mouths let outdoor
+ * air through to the room. A mouth is closed where pieces for air, or sealant, lie over all of it and hold by a bond or
+ * a seal.
  */
 final class GapVolumes
 {
-    /** @return list<array{gap: string, facet: string|null, rect: Rect|null, through: list<string>}> each way in, with the gaps from there to the room; no facet where a gap is stated to lie open to the outdoors */
+    /**
+     * @return list<array{gap: string, facet: string|null, rect: Rect|null, through: list<string>}> each way in, with
+     *   the gaps from there to the room; no facet where a gap is stated to lie open to the outdoors
+     */
     public static function leaks(Layout $layout): array
     {
-        $gaps = array_column(array_map(fn (Gap $g): array => ['id' => $g->id, 'gap' => $g], $layout->detail->gaps), 'gap', 'id');
+        $gaps = array_column(
+            array_map(fn (Gap $g): array => ['id' => $g->id, 'gap' => $g], $layout->detail->gaps),
+            'gap',
+            'id',
+        );
         $onward = self::toTheRoom($layout, $gaps);
         $leaks = [];
         foreach ($gaps as $id => $gap) {
@@ -79,7 +89,12 @@ final class GapVolumes
     {
         $open = [];
         foreach ($gap->mouths as $mouth) {
-            $rect = $mouth->to === null ? self::part($layout->detail, $mouth, $side) : ($mouth->to === $side ? $mouth->rect : null);
+            $rect =
+                $mouth->to === null
+                    ? self::part($layout->detail, $mouth, $side)
+                    : ($mouth->to === $side
+                        ? $mouth->rect
+                        : null);
             if ($rect !== null && ! $rect->coveredBy(self::closing($layout, $mouth->facet))) {
                 $open[] = new Mouth($mouth->facet, $rect, $mouth->to);
             }
@@ -92,20 +107,28 @@ final class GapVolumes
     private static function part(Detail $detail, Mouth $mouth, string $side): ?Rect
     {
         $in = $detail->unit->innerZ ?? null;
-        $returns = $detail->opening !== null && in_array($mouth->facet, ['sill', 'head', 'jamb-left', 'jamb-right'], true);
+        $returns =
+            $detail->opening !== null && in_array($mouth->facet, ['sill', 'head', 'jamb-left', 'jamb-right'], true);
         if ($in === null || ! $returns) {
             return $side === Gap::OUTDOORS ? $mouth->rect : null;
         }
         $all = $detail->facets[$mouth->facet]->extent;
         [$from, $to] = $side === Gap::OUTDOORS ? [-INF, $in] : [$in, INF];
 
-        return $mouth->rect->overlap(str_starts_with($mouth->facet, 'jamb') ? new Rect($from, $all->v0, $to, $all->v1) : new Rect($all->u0, $from, $all->u1, $to));
+        return $mouth->rect->overlap(
+            str_starts_with($mouth->facet, 'jamb')
+                ? new Rect($from, $all->v0, $to, $all->v1)
+                : new Rect($all->u0, $from, $all->u1, $to),
+        );
     }
 
     /** @return list<Rect> what closes a mouth on a facet */
     private static function closing(Layout $layout, string $facet): array
     {
-        $closing = array_filter($layout->facet($facet), fn (Laid $l): bool => ($l->piece->air || $l->piece->kind === PieceKind::Sealant) && AirLine::holds($l));
+        $closing = array_filter(
+            $layout->facet($facet),
+            fn (Laid $l): bool => ($l->piece->air || $l->piece->kind === PieceKind::Sealant) && AirLine::holds($l),
+        );
 
         return array_values(array_map(fn (Laid $l): Rect => $l->rect(), $closing));
     }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Trace;
 
 use Apron\Budget\Deadline;
@@ -27,13 +29,19 @@ final class HalfBuilt
             }
         }
         $ids = array_map(fn (Piece $piece): string => $piece->id, $pieces);
-        $in = $detail->unit?->flange === null ? $step >= self::unitSet($detail) : in_array($detail->unit->flange, $ids, true);
+        $in =
+            $detail->unit?->flange === null
+                ? $step >= self::unitSet($detail)
+                : in_array($detail->unit->flange, $ids, true);
         $built = $detail->withPieces($pieces);
 
         return $in ? $built : $built->withoutUnit();
     }
 
-    /** The step that sets a unit without flange, which no piece tells of; from the first on where none of the steps says so. */
+    /**
+     * The step that sets a unit without flange, which no piece tells of; from the first on where none of the steps says
+     * so.
+     */
     private static function unitSet(Detail $detail): int
     {
         foreach ($detail->steps as $step) {
@@ -46,10 +54,11 @@ final class HalfBuilt
     }
 
     /**
-     * The strips at each step, and whether the wall may be left so: nothing is wet or trapped. Where it may not, the sheet to hang over it
-     * for the night: traced, and null where none on the face would keep it dry.
+     * The strips at each step, and whether the wall may be left so: nothing is wet or trapped. Where it may not, the
+     * sheet to hang over it for the night: traced, and null where none on the face would keep it dry.
      *
-     * @return list<array{step: int, worst: Outcome, safe: bool, wets: list<string>, strips: list<StripResult>, cover: Rect|null}>
+     * @return list<array{step: int, worst: Outcome, safe: bool, wets: list<string>, strips: list<StripResult>,
+     *   cover: Rect|null}>
      */
     public static function eachStep(Detail $detail): array
     {
@@ -76,7 +85,14 @@ final class HalfBuilt
                     $wets[$strip->told()->worstAt()[0]] = true;
                 }
             }
-            $states[] = ['step' => $step, 'worst' => $worst, 'safe' => $safe, 'wets' => array_map(strval(...), array_keys($wets)), 'strips' => $strips, 'cover' => $safe ? null : self::cover($built, $strips)];
+            $states[] = [
+                'step' => $step,
+                'worst' => $worst,
+                'safe' => $safe,
+                'wets' => array_map(strval(...), array_keys($wets)),
+                'strips' => $strips,
+                'cover' => $safe ? null : self::cover($built, $strips),
+            ];
         }
 
         return $states;
@@ -89,21 +105,31 @@ final class HalfBuilt
      */
     private static function cover(Detail $built, array $strips): ?Rect
     {
-        $root = $built->opening !== null ? 'face' : ($built->release ?? (string) array_key_first($built->facets));
+        $root = $built->opening !== null ? 'face' : $built->release ?? (string) array_key_first($built->facets);
         $extent = $built->facets[$root]->extent;
         [$u0, $u1, $v0] = [$extent->u1, $extent->u0, $extent->v1];
         foreach ($strips as $strip) {
             if ($strip->severity === Severity::Fail) {
                 [$facet, , $v] = $strip->told()->worstAt();
-                [$from, $to] = $strip->facet === $root ? [$strip->u0, $strip->u1] : [0.0, $built->opening->width ?? $extent->u1];
-                [$u0, $u1, $v0] = [min($u0, $from), max($u1, $to), min($v0, $facet === $root ? $v : ($built->opening === null ? $extent->v0 : 0.0))];
+                [$from, $to] =
+                    $strip->facet === $root ? [$strip->u0, $strip->u1] : [0.0, $built->opening->width ?? $extent->u1];
+                [$u0, $u1, $v0] = [
+                    min($u0, $from),
+                    max($u1, $to),
+                    min($v0, $facet === $root ? $v : ($built->opening === null ? $extent->v0 : 0.0)),
+                ];
             }
         }
         if ($built->pieces === []) {
             return $extent;
         }
         $past = RuleFigures::of('checks')->figure('cover_past_mm');
-        $small = new Rect(max($extent->u0, $u0 - $past), max($extent->v0, $v0 - $past), min($extent->u1, $u1 + $past), $extent->v1);
+        $small = new Rect(
+            max($extent->u0, $u0 - $past),
+            max($extent->v0, $v0 - $past),
+            min($extent->u1, $u1 + $past),
+            $extent->v1,
+        );
         foreach ($small == $extent ? [$extent] : [$small, $extent] as $sheet) {
             // Once a board hides the sheathing the sheet is hung from the top of both.
             $over = ($built->opening->outerBoard ?? 0.0) > 0 ? ['outer-face' => $sheet] : [];
@@ -128,8 +154,39 @@ final class HalfBuilt
     /** @param  non-empty-array<string, Rect>  $sheets  by facet */
     private static function dryUnder(Detail $built, array $sheets): bool
     {
-        $last = max([0, ...array_map(fn (Patch $q): int => $q->step, array_merge(...array_map(fn (Piece $p): array => $p->patches, $built->pieces)))]) + 1;
-        $hung = new Piece('cover', ($built->pieces[0] ?? null)->material ?? throw new \LogicException('a wall with nothing on it'), PieceKind::Sheet, null, false, false, $last, null, new Edges, array_map(fn (string $facet): Patch => new Patch("cover.$facet", $facet, $sheets[$facet], ['cover'], $last, null, new Edges, false), array_keys($sheets)), null);
+        $last =
+            max([
+                0,
+                ...array_map(
+                    fn (Patch $q): int => $q->step,
+                    array_merge(...array_map(fn (Piece $p): array => $p->patches, $built->pieces)),
+                ),
+            ]) + 1;
+        $hung = new Piece(
+            'cover',
+            ($built->pieces[0] ?? null)->material ?? throw new \LogicException('a wall with nothing on it'),
+            PieceKind::Sheet,
+            null,
+            false,
+            false,
+            $last,
+            null,
+            new Edges,
+            array_map(
+                fn (string $facet): Patch => new Patch(
+                    "cover.$facet",
+                    $facet,
+                    $sheets[$facet],
+                    ['cover'],
+                    $last,
+                    null,
+                    new Edges,
+                    false,
+                ),
+                array_keys($sheets),
+            ),
+            null,
+        );
         $covered = $built->withPieces([...$built->pieces, $hung]);
         // What runs down the outside of the sheet comes by every interval below it: the top alone is asked.
         Deadline::check();

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Trace;
 
 use Apron\Detail\Detail;
@@ -23,7 +25,11 @@ final class HeadCheck
             $worst = Severity::Pass;
             foreach ($patches as $laid) {
                 foreach ($rain->strips->of[$laid->patch->facet] as $strip => [$u0, $u1]) {
-                    if ($laid->rect()->u0 <= $u0 && $laid->rect()->u1 >= $u1 && ! self::folded($rain->layout->detail, $laid, $u0, $u1)) {
+                    if (
+                        $laid->rect()->u0 <= $u0 &&
+                        $laid->rect()->u1 >= $u1 &&
+                        ! self::folded($rain->layout->detail, $laid, $u0, $u1)
+                    ) {
                         $verdict = self::at($rain, $laid, $strip, ($u0 + $u1) / 2);
                         $worst = $verdict->rank() < $worst->rank() ? $verdict : $worst;
                     }
@@ -40,7 +46,12 @@ final class HeadCheck
         $top = $laid->rect()->v1;
         $facet = $laid->patch->facet;
         foreach ($rain->strips->column[$facet][$strip] as $over) {
-            if ($over->order > $laid->order && $over->piece->role === PieceRole::Plane && $over->rect()->v0 < $top && $over->rect()->v1 > $top) {
+            if (
+                $over->order > $laid->order &&
+                $over->piece->role === PieceRole::Plane &&
+                $over->rect()->v0 < $top &&
+                $over->rect()->v1 > $top
+            ) {
                 return Severity::Pass;
             }
         }
@@ -60,7 +71,12 @@ final class HeadCheck
     {
         foreach ($laid->joined as $other) {
             $spans = $other->rect()->u0 <= $u0 && $other->rect()->u1 >= $u1;
-            if ($spans && ($other->patch->facet === $laid->patch->facet ? $other->rect()->v0 === $laid->rect()->v1 : self::foldsAtTop($detail, $laid, $other))) {
+            if (
+                $spans &&
+                ($other->patch->facet === $laid->patch->facet
+                    ? $other->rect()->v0 === $laid->rect()->v1
+                    : self::foldsAtTop($detail, $laid, $other))
+            ) {
                 return true;
             }
         }
@@ -74,7 +90,11 @@ final class HeadCheck
             return $detail->opening->reaches($laid->patch->facet, $laid->rect(), $other->patch->facet) === 'v1';
         }
         foreach ($detail->folds as $fold) {
-            if ($fold->from === $other->patch->facet && $fold->to === $laid->patch->facet && $laid->rect()->v1 === $fold->atV) {
+            if (
+                $fold->from === $other->patch->facet &&
+                $fold->to === $laid->patch->facet &&
+                $laid->rect()->v1 === $fold->atV
+            ) {
                 return true;
             }
         }

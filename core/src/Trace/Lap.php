@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Trace;
 
 use Apron\Rules\Severity;
@@ -20,7 +22,10 @@ final readonly class Lap
         public Severity $verdict,
         /** when both have come to rest */
         public int $step,
-        /** the piece that comes to rest last, and so is laid to the lap: the outer one, unless the inner is tucked under it */
+        /**
+         * the piece that comes to rest last, and so is laid to the lap: the outer one, unless the inner is tucked under
+         * it
+         */
         public string $last,
     ) {
     }
@@ -29,8 +34,14 @@ final readonly class Lap
     public function toArray(): array
     {
         return [
-            'outer' => $this->outer, 'inner' => $this->inner, 'facet' => $this->facet, 'direction' => $this->horizontal ? 'horizontal' : 'end',
-            'lap_mm' => $this->size, 'reversed' => $this->reversed, 'least_mm' => $this->least, 'verdict' => $this->verdict->value,
+            'outer' => $this->outer,
+            'inner' => $this->inner,
+            'facet' => $this->facet,
+            'direction' => $this->horizontal ? 'horizontal' : 'end',
+            'lap_mm' => $this->size,
+            'reversed' => $this->reversed,
+            'least_mm' => $this->least,
+            'verdict' => $this->verdict->value,
         ];
     }
 }

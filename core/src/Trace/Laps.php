@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Trace;
 
 use Apron\Detail\Detail;
@@ -23,7 +25,16 @@ final class Laps
             $patches = self::whole(self::copies($laid));
             foreach ($patches as $i => $inner) {
                 foreach (array_slice($patches, $i + 1) as $outer) {
-                    $lap = $inner->piece === $outer->piece ? null : self::between($layout->detail, $inner, $outer, $patches, $strips->runsIn((string) $facet));
+                    $lap =
+                        $inner->piece === $outer->piece
+                            ? null
+                            : self::between(
+                                $layout->detail,
+                                $inner,
+                                $outer,
+                                $patches,
+                                $strips->runsIn((string) $facet),
+                            );
                     if ($lap !== null) {
                         $laps[] = $lap;
                     }
@@ -65,13 +76,28 @@ final class Laps
         for ($a = 0; $a < count($laid); $a++) {
             foreach ($laid as $b => $other) {
                 $one = $laid[$a];
-                $rect = $b === $a || ! in_array($other, $one->joined, true) || $one->patch->step !== $other->patch->step ? null : self::together($one->rect(), $other->rect());
+                $rect =
+                    $b === $a || ! in_array($other, $one->joined, true) || $one->patch->step !== $other->patch->step
+                        ? null
+                        : self::together($one->rect(), $other->rect());
                 if ($rect !== null) {
                     $p = $one->patch;
-                    $merged = new Laid($one->piece, new Patch($p->id, $p->facet, $rect, $p->joined, $p->step, $p->under, $p->edges, $p->drain), min($one->order, $other->order));
-                    $merged->joined = array_values(array_filter([...$one->joined, ...$other->joined], fn (Laid $l): bool => $l !== $one && $l !== $other));
+                    $merged = new Laid(
+                        $one->piece,
+                        new Patch($p->id, $p->facet, $rect, $p->joined, $p->step, $p->under, $p->edges, $p->drain),
+                        min($one->order, $other->order),
+                    );
+                    $merged->joined = array_values(
+                        array_filter(
+                            [...$one->joined, ...$other->joined],
+                            fn (Laid $l): bool => $l !== $one && $l !== $other,
+                        ),
+                    );
                     foreach ($laid as $third) {
-                        $third->joined = array_map(fn (Laid $l): Laid => $l === $one || $l === $other ? $merged : $l, $third->joined);
+                        $third->joined = array_map(
+                            fn (Laid $l): Laid => $l === $one || $l === $other ? $merged : $l,
+                            $third->joined,
+                        );
                     }
                     $laid[$a] = $merged;
                     unset($laid[$b]);
@@ -90,8 +116,18 @@ final class Laps
     private static function together(Rect $a, Rect $b): ?Rect
     {
         return match (true) {
-            $a->u0 === $b->u0 && $a->u1 === $b->u1 && ($a->v1 === $b->v0 || $b->v1 === $a->v0) => new Rect($a->u0, min($a->v0, $b->v0), $a->u1, max($a->v1, $b->v1)),
-            $a->v0 === $b->v0 && $a->v1 === $b->v1 && ($a->u1 === $b->u0 || $b->u1 === $a->u0) => new Rect(min($a->u0, $b->u0), $a->v0, max($a->u1, $b->u1), $a->v1),
+            $a->u0 === $b->u0 && $a->u1 === $b->u1 && ($a->v1 === $b->v0 || $b->v1 === $a->v0) => new Rect(
+                $a->u0,
+                min($a->v0, $b->v0),
+                $a->u1,
+                max($a->v1, $b->v1),
+            ),
+            $a->v0 === $b->v0 && $a->v1 === $b->v1 && ($a->u1 === $b->u0 || $b->u1 === $a->u0) => new Rect(
+                min($a->u0, $b->u0),
+                $a->v0,
+                max($a->u1, $b->u1),
+                $a->v1,
+            ),
             default => null,
         };
     }
@@ -111,7 +147,11 @@ final class Laps
         if (! $level && ! $upright) {
             return null;
         }
-        if (self::goesOnInside($detail, $outer, $overlap, $horizontal) || self::goesOnInside($detail, $inner, $overlap, $horizontal) || self::keptApart($inner, $outer, $overlap, $patches)) {
+        if (
+            self::goesOnInside($detail, $outer, $overlap, $horizontal) ||
+            self::goesOnInside($detail, $inner, $overlap, $horizontal) ||
+            self::keptApart($inner, $outer, $overlap, $patches)
+        ) {
             return null;
         }
         $size = $horizontal ? $overlap->height() : $overlap->width();
@@ -119,14 +159,24 @@ final class Laps
         $row = self::least($detail, $outer, $inner);
         $least = $horizontal ? $row?->horizontal : $row?->end;
 
-        return new Lap($outer->piece->id, $inner->piece->id, $outer->patch->facet, $horizontal, $size, $horizontal && $outerAbove === $runsIn, $least, match (true) {
-            $least === null || $size >= $least => Severity::Pass,
-            $size >= $least / 2 => Severity::Caution,
-            default => Severity::Fail,
-        }, max($outer->patch->step, $inner->patch->step), ($inner->patch->step > $outer->patch->step ? $inner : $outer)->piece->id);
+        return new Lap(
+            $outer->piece->id,
+            $inner->piece->id,
+            $outer->patch->facet,
+            $horizontal,
+            $size,
+            $horizontal && $outerAbove === $runsIn,
+            $least,
+            $least === null ? Severity::Pass : Severity::ofLeast($size, $least),
+            max($outer->patch->step, $inner->patch->step),
+            ($inner->patch->step > $outer->patch->step ? $inner : $outer)->piece->id,
+        );
     }
 
-    /** Whether the edge of a patch that lies inside the overlap is joined to another patch of its piece: no edge is there. */
+    /**
+     * Whether the edge of a patch that lies inside the overlap is joined to another patch of its piece: no edge is
+     * there.
+     */
     private static function goesOnInside(Detail $detail, Laid $laid, Rect $overlap, bool $horizontal): bool
     {
         $r = $laid->rect();
@@ -134,8 +184,11 @@ final class Laps
             $o = $other->rect();
             if ($other->patch->facet !== $laid->patch->facet) {
                 // Folded over an arris where it ends.
-                $atFold = $horizontal ? ($overlap->v0 === $r->v0 && self::foldEnd($detail, $laid, $other, 'v0')) || ($overlap->v1 === $r->v1 && self::foldEnd($detail, $laid, $other, 'v1'))
-                    : ($overlap->u0 === $r->u0 && self::foldEnd($detail, $laid, $other, 'u0')) || ($overlap->u1 === $r->u1 && self::foldEnd($detail, $laid, $other, 'u1'));
+                $atFold = $horizontal
+                    ? ($overlap->v0 === $r->v0 && self::foldEnd($detail, $laid, $other, 'v0')) ||
+                        ($overlap->v1 === $r->v1 && self::foldEnd($detail, $laid, $other, 'v1'))
+                    : ($overlap->u0 === $r->u0 && self::foldEnd($detail, $laid, $other, 'u0')) ||
+                        ($overlap->u1 === $r->u1 && self::foldEnd($detail, $laid, $other, 'u1'));
                 if ($atFold) {
                     return true;
                 }
@@ -143,8 +196,12 @@ final class Laps
                 continue;
             }
             $meets = $horizontal
-                ? (($o->v1 === $r->v0 && $overlap->v0 === $r->v0) || ($o->v0 === $r->v1 && $overlap->v1 === $r->v1)) && $o->u0 <= $overlap->u0 && $o->u1 >= $overlap->u1
-                : (($o->u1 === $r->u0 && $overlap->u0 === $r->u0) || ($o->u0 === $r->u1 && $overlap->u1 === $r->u1)) && $o->v0 <= $overlap->v0 && $o->v1 >= $overlap->v1;
+                ? (($o->v1 === $r->v0 && $overlap->v0 === $r->v0) || ($o->v0 === $r->v1 && $overlap->v1 === $r->v1)) &&
+                    $o->u0 <= $overlap->u0 &&
+                    $o->u1 >= $overlap->u1
+                : (($o->u1 === $r->u0 && $overlap->u0 === $r->u0) || ($o->u0 === $r->u1 && $overlap->u1 === $r->u1)) &&
+                    $o->v0 <= $overlap->v0 &&
+                    $o->v1 >= $overlap->v1;
             if ($meets) {
                 return true;
             }
@@ -159,7 +216,10 @@ final class Laps
         [$from, $to] = [$laid->patch->facet, $other->patch->facet];
         if ($detail->opening === null) {
             foreach ($detail->folds as $fold) {
-                if (($end === 'v0' && $fold->from === $from && $fold->to === $to) || ($end === 'v1' && $fold->from === $to && $fold->to === $from)) {
+                if (
+                    ($end === 'v0' && $fold->from === $from && $fold->to === $to) ||
+                    ($end === 'v1' && $fold->from === $to && $fold->to === $from)
+                ) {
                     return true;
                 }
             }
@@ -185,7 +245,9 @@ final class Laps
     /** The detail's own list where it brings one, else that of common practice. */
     private static function least(Detail $detail, Laid $outer, Laid $inner): ?LeastLap
     {
-        return $detail->leastLaps !== [] ? $detail->leastLap($outer->piece, $inner->piece) : $detail->leastLap($outer->piece, $inner->piece, self::usual());
+        return $detail->leastLaps !== []
+            ? $detail->leastLap($outer->piece, $inner->piece)
+            : $detail->leastLap($outer->piece, $inner->piece, self::usual());
     }
 
     /** @return list<LeastLap> */
@@ -195,7 +257,12 @@ final class Laps
         static $rows = null;
 
         return $rows ??= array_map(
-            fn (Node $row): LeastLap => new LeastLap($row->get('outer')->text(), $row->get('inner')->text(), $row->optional('horizontal_mm')?->number(), $row->optional('end_mm')?->number()),
+            fn (Node $row): LeastLap => new LeastLap(
+                $row->get('outer')->text(),
+                $row->get('inner')->text(),
+                $row->optional('horizontal_mm')?->number(),
+                $row->optional('end_mm')?->number(),
+            ),
             CoreData::read('figures/laps')->get('laps')->get('value')->items(1),
         );
     }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Trace;
 
 use Apron\Detail\Edge;
@@ -7,7 +9,10 @@ use Apron\Detail\Laid;
 use Apron\Detail\OpeningGeometry;
 use Apron\Detail\Side;
 
-/** Where water is: the end of one interval of a strip, the patch it is on, and what lies over, under and beyond it there. */
+/**
+ * Where water is: the end of one interval of a strip, the patch it is on, and what lies over, under and beyond it
+ * there.
+ */
 abstract class Place
 {
     protected readonly string $facet;
@@ -48,7 +53,10 @@ abstract class Place
         $this->break = $this->interval + 1;
     }
 
-    /** @return array{string, int, int, list<Laid>}|null the facet beyond the fold, where on it, and the patches that begin just there */
+    /**
+     * @return array{string, int, int, list<Laid>}|null the facet beyond the fold, where on it, and the patches that
+     *   begin just there
+     */
     protected function target(): ?array
     {
         $detail = $this->rain->layout->detail;
@@ -65,12 +73,20 @@ abstract class Place
         }
         [$facet, $strip, $s] = $place;
         $interval = $strips->interval($facet, $strip, $s);
-        $begins = array_values(array_filter($strips->column[$facet][$strip], fn (Laid $l): bool => $this->rain->covers($l, $facet, $strip, $interval) && $this->touchesFold($l, $s)));
+        $begins = array_values(
+            array_filter(
+                $strips->column[$facet][$strip],
+                fn (Laid $l): bool => $this->rain->covers($l, $facet, $strip, $interval) && $this->touchesFold($l, $s),
+            ),
+        );
 
         return [$facet, $strip, $interval, $begins];
     }
 
-    /** @return array{string, int, float}|null the facet of an opening that water passes on to, the strip of it and where along it */
+    /**
+     * @return array{string, int, float}|null the facet of an opening that water passes on to, the strip of it and where
+     *   along it
+     */
     private function arris(OpeningGeometry $opening): ?array
     {
         $strips = $this->rain->strips;
@@ -99,12 +115,16 @@ abstract class Place
     }
 
     /**
-     * Whether the water on a sill goes out over the edge of the board: on what folds out there, or off the end of its carrier onto what
-     * does. Where the carrier folds down it stays behind the board, and so it does where nothing leads it out.
+     * Whether the water on a sill goes out over the edge of the board: on what folds out there, or off the end of its
+     * carrier onto what does. Where the carrier folds down it stays behind the board, and so it does where nothing
+     * leads it out.
      */
     private function overBoard(): bool
     {
-        $onto = fn (Laid $l, string $facet): bool => array_filter($l->joined, fn (Laid $other): bool => $other->patch->facet === $facet) !== [];
+        $onto = fn (Laid $l, string $facet): bool => array_filter(
+            $l->joined,
+            fn (Laid $other): bool => $other->patch->facet === $facet,
+        ) !== [];
         for ($order = $this->carrier->order ?? -1; $order >= 0; $order--) {
             $l = $this->rain->laid('sill', $order);
             if ($l !== null && $this->rain->covers($l, 'sill', $this->strip, $this->interval)) {
@@ -142,7 +162,8 @@ abstract class Place
 
     protected function touchesSealed(Laid $c, Laid $b): bool
     {
-        return $c->edge($this->rain->strips->endSide($this->facet), $this->u) === Edge::Sealed || $b->edge($this->touchingSide($b), $this->u) === Edge::Sealed;
+        return $c->edge($this->rain->strips->endSide($this->facet), $this->u) === Edge::Sealed ||
+            $b->edge($this->touchingSide($b), $this->u) === Edge::Sealed;
     }
 
     protected function joinedOn(Laid $l, string $facet, int $strip, int $interval): ?Laid
@@ -177,13 +198,17 @@ abstract class Place
     {
         $opening = $this->rain->layout->detail->opening;
 
-        return $opening !== null && OpeningGeometry::returnsOf($this->facet) !== null && $this->s === -$opening->height && $this->rain->inHole($this->facet, $this->strip, $this->interval + 1);
+        return $opening !== null &&
+            OpeningGeometry::returnsOf($this->facet) !== null &&
+            $this->s === -$opening->height &&
+            $this->rain->inHole($this->facet, $this->strip, $this->interval + 1);
     }
 
     /** Whether the carrier itself goes on over the hole. */
     protected function carried(): bool
     {
-        return $this->carrier !== null && ($this->span[$this->carrier->order][1] !== $this->break || $this->joinedBelow($this->carrier) !== null);
+        return $this->carrier !== null &&
+            ($this->span[$this->carrier->order][1] !== $this->break || $this->joinedBelow($this->carrier) !== null);
     }
 
     protected function foldsIntoHead(Laid $l): bool
@@ -196,7 +221,8 @@ abstract class Place
     {
         return match ($this->facet) {
             'face' => $this->atHead() && $this->foldsInto($l, 'reveal-head'),
-            'sill' => $this->break === count($this->rain->strips->breaks['sill'][$this->strip]) - 1 && $this->foldsInto($l, 'reveal-sill'),
+            'sill' => $this->break === count($this->rain->strips->breaks['sill'][$this->strip]) - 1 &&
+                $this->foldsInto($l, 'reveal-sill'),
             default => false,
         };
     }
@@ -214,7 +240,8 @@ abstract class Place
 
     protected function sealedTogether(?Laid $c, Laid $b): bool
     {
-        return $c !== null && ($c->edge(Side::Bottom, $this->u) === Edge::Sealed || $b->edge(Side::Top, $this->u) === Edge::Sealed);
+        return $c !== null &&
+            ($c->edge(Side::Bottom, $this->u) === Edge::Sealed || $b->edge(Side::Top, $this->u) === Edge::Sealed);
     }
 
     /** @return list<Laid> patches over this interval outboard of the carrier, nearest first */
@@ -276,7 +303,11 @@ abstract class Place
     {
         $found = null;
         foreach ($this->column as $l) {
-            if ($l->order < $c->order && ($this->span[$l->order][0] <= $this->interval && $this->span[$l->order][1] > $this->interval) && $this->goesOn($l)) {
+            if (
+                $l->order < $c->order &&
+                ($this->span[$l->order][0] <= $this->interval && $this->span[$l->order][1] > $this->interval) &&
+                $this->goesOn($l)
+            ) {
                 $found = $this->span[$l->order][1] === $this->break ? $this->joinedBelow($l) : $l;
             }
         }
@@ -288,7 +319,11 @@ abstract class Place
     {
         $found = null;
         foreach ($this->column as $l) {
-            $found = $l->order < $c->order && ($this->span[$l->order][0] <= $this->break && $this->span[$l->order][1] > $this->break) ? $l : $found;
+            $found =
+                $l->order < $c->order &&
+                ($this->span[$l->order][0] <= $this->break && $this->span[$l->order][1] > $this->break)
+                    ? $l
+                    : $found;
         }
 
         return $found;
@@ -299,7 +334,12 @@ abstract class Place
     {
         $found = null;
         foreach ($this->column as $l) {
-            if ($this->span[$l->order][0] === $this->break && $l !== $c && ! $this->joinedAbove($l) && ! $this->shielded($c, $l)) {
+            if (
+                $this->span[$l->order][0] === $this->break &&
+                $l !== $c &&
+                ! $this->joinedAbove($l) &&
+                ! $this->shielded($c, $l)
+            ) {
                 $found = $found === null || $this->firstMet($c, $l) < $this->firstMet($c, $found) ? $l : $found;
             }
         }
@@ -308,7 +348,8 @@ abstract class Place
     }
 
     /**
-     * Of several that begin where a patch ends: one sealed to it before one that is not, outside before inside, the nearest first.
+     * Of several that begin where a patch ends: one sealed to it before one that is not, outside before inside, the
+     * nearest first.
      *
      * @return array{bool, bool, int}
      */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Trace;
 
 use Apron\Budget\Deadline;
@@ -12,9 +14,10 @@ use Apron\Detail\Side;
 use Apron\Detail\SillPitch;
 
 /**
- * Where water goes on a detail, followed downhill strip by strip. A place is a facet, a strip of it, an interval of that strip
- * and the patch the water is on the outer side of, its carrier (−1: the bare substrate). Patches farther out in the same
- * column are outboard: the water is behind them. Nothing moves sideways: wind and wicking are outside the model.
+ * Where water goes on a detail, followed downhill strip by strip. A place is a facet, a strip of it, an interval of
+ * that strip and the patch the water is on the outer side of, its carrier (−1: the bare substrate). Patches farther out
+ * in the same column are outboard: the water is behind them. Nothing moves sideways: wind and wicking are outside the
+ * model.
  */
 final class Rain
 {
@@ -32,7 +35,9 @@ final class Rain
     /** @var array<int, int> by place */
     private array $fates = [];
 
-    /** @var array<int, int> by place: the least number of edges that must fail before harm; PHP_INT_MAX where none does */
+    /**
+     * @var array<int, int> by place: the least number of edges that must fail before harm; PHP_INT_MAX where none does
+     */
     private array $defence = [];
 
     /** @var array<int, true> places whose way is being followed just now */
@@ -45,20 +50,23 @@ final class Rain
     public function __construct(public readonly Layout $layout, public readonly School $school = new School)
     {
         $this->strips = new Strips($layout);
-        $boards = array_filter($layout->facet('outer-face'), fn (Laid $l): bool => $l->piece->kind === PieceKind::Board);
+        $boards = array_filter(
+            $layout->facet('outer-face'),
+            fn (Laid $l): bool => $l->piece->kind === PieceKind::Board,
+        );
         $this->boarded = ($layout->detail->opening->outerBoard ?? 0.0) > 0 && $boards !== [];
         $this->number = array_flip(array_map(strval(...), array_keys($layout->detail->facets)));
     }
 
     /**
-     * A place as one number, for places are looked up over and over: facet, strip and interval (19 bits each), carrier (18), far more than
-     * a file's patches can make.
+     * A place as one number, for places are looked up over and over: facet, strip and interval (19 bits each), carrier
+     * (18), far more than a file's patches can make.
      *
      * @param  array{string, int, int, int}  $place
      */
     private function key(array $place): int
     {
-        return (($this->number[$place[0]] << 19 | $place[1]) << 19 | $place[2]) << 18 | ($place[3] + 1);
+        return ((((($this->number[$place[0]] << 19) | $place[1]) << 19) | $place[2]) << 18) | ($place[3] + 1);
     }
 
     /** The outermost patch over an interval of a strip, as its order; −1 where it is bare. */
@@ -91,11 +99,15 @@ final class Rain
         [$u0, $u1] = $this->strips->of[$facet][$strip];
         $breaks = $this->strips->breaks[$facet][$strip];
 
-        return $u0 >= 0 && $u1 <= $opening->width && $breaks[$interval] >= -$opening->height && $breaks[$interval + 1] <= 0;
+        return $u0 >= 0 &&
+            $u1 <= $opening->width &&
+            $breaks[$interval] >= -$opening->height &&
+            $breaks[$interval + 1] <= 0;
     }
 
     /**
-     * Downhill to the interval at whose end something happens to water on this carrier: what begins or ends inboard of it does not.
+     * Downhill to the interval at whose end something happens to water on this carrier: what begins or ends inboard of
+     * it does not.
      *
      * @param  array{string, int, int, int}  $place
      * @return array{string, int, int, int}
@@ -144,7 +156,11 @@ final class Rain
         $beyond = 0;
         foreach ($way->to as $next) {
             // Where it parts the worse branch counts: the one with the higher bit.
-            $beyond = max($beyond, $this->fate($next) | ($this->wetsOnLanding($place, $way, $next) ? 1 << $this->wet($next[0])->rank() : 0));
+            $beyond = max(
+                $beyond,
+                $this->fate($next) |
+                    ($this->wetsOnLanding($place, $way, $next) ? 1 << $this->wet($next[0])->rank() : 0),
+            );
         }
 
         unset($this->passing[$key]);
@@ -251,7 +267,10 @@ final class Rain
             }
             if (count($way->to) > 1) {
                 // It parts: the worse branch is the one that is told.
-                $branches = array_map(fn (array $to): Run => $this->walk($to, $this->landed($place, $way, $to, clone $run)), $way->to);
+                $branches = array_map(
+                    fn (array $to): Run => $this->walk($to, $this->landed($place, $way, $to, clone $run)),
+                    $way->to,
+                );
                 usort($branches, fn (Run $a, Run $b): int => $b->outcome->rank() <=> $a->outcome->rank());
 
                 return $branches[0];
@@ -262,14 +281,19 @@ final class Rain
     }
 
     /**
-     * Water that drips off an arris, or comes down in a joint, may fall on a place where nothing lies: that is wet as well.
+     * Water that drips off an arris, or comes down in a joint, may fall on a place where nothing lies: that is wet as
+     * well.
      *
      * @param  array{string, int, int, int}  $place
      * @param  array{string, int, int, int}  $next
      */
     private function wetsOnLanding(array $place, Way $way, array $next): bool
     {
-        $told = array_filter($way->events, fn (array $event): bool => $event[0] === Outcome::Wets || $event[0] === Outcome::WetsTolerant) !== [];
+        $told =
+            array_filter(
+                $way->events,
+                fn (array $event): bool => $event[0] === Outcome::Wets || $event[0] === Outcome::WetsTolerant,
+            ) !== [];
 
         return $next[3] === -1 && ! $told && ($place[3] !== -1 || $this->wet($place[0]) !== $this->wet($next[0]));
     }
@@ -327,12 +351,17 @@ final class Rain
         return [$this->wet($facet), $code, $at];
     }
 
-    /** Whether the water on a sill is held back from the room: by a dam as high as the wind lifts it, and the fall where it is pitched in. */
+    /**
+     * Whether the water on a sill is held back from the room: by a dam as high as the wind lifts it, and the fall where
+     * it is pitched in.
+     */
     public function damHolds(): bool
     {
         $opening = $this->layout->detail->opening;
 
-        return $opening !== null && $opening->backDam >= $opening->headOfWater + ($opening->sillPitch === SillPitch::In ? $opening->sillFall : 0.0);
+        return $opening !== null &&
+            $opening->backDam >=
+                $opening->headOfWater + ($opening->sillPitch === SillPitch::In ? $opening->sillFall : 0.0);
     }
 
     /** Whether a bonded or sealed end of a patch has an open stretch near enough to a strip. */
@@ -340,7 +369,11 @@ final class Rain
     {
         foreach ($laid->runs($side) as $run) {
             // Strips are cut at the reach of what is open: one lies within it or without.
-            if ($run['edge'] === Edge::Open && $u > $run['from'] - Strips::REACH_MM && $u < $run['to'] + Strips::REACH_MM) {
+            if (
+                $run['edge'] === Edge::Open &&
+                $u > $run['from'] - Strips::REACH_MM &&
+                $u < $run['to'] + Strips::REACH_MM
+            ) {
                 return true;
             }
         }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Trace;
 
 /** Where water is let go on a detail: behind the cladding, at the unit, at penetrations and at fasteners that leak. */
@@ -43,7 +45,10 @@ final class Releases
         }
     }
 
-    /** Once a board lies over the sheathing, some water runs on its outer face and falls on the edge it is cut to at the sill. */
+    /**
+     * Once a board lies over the sheathing, some water runs on its outer face and falls on the edge it is cut to at the
+     * sill.
+     */
     private function onBoard(): void
     {
         if (! $this->rain->boarded) {
@@ -90,7 +95,11 @@ final class Releases
                 $top = $this->rain->strips->runsIn($pipe->facet) ? $pipe->rect->v0 : -$pipe->rect->v1;
                 // Just above it, so that the pipe is the first thing it meets.
                 $interval = max(0, $this->rain->strips->interval($pipe->facet, $strip, $top) - 1);
-                $this->release('penetration', [$pipe->facet, $strip, $interval, $this->rain->outermost($pipe->facet, $strip, $interval)], $pipe->id);
+                $this->release(
+                    'penetration',
+                    [$pipe->facet, $strip, $interval, $this->rain->outermost($pipe->facet, $strip, $interval)],
+                    $pipe->id,
+                );
             }
         }
     }
@@ -102,7 +111,11 @@ final class Releases
                 continue;
             }
             $strip = $this->rain->strips->at($fastener->facet, $fastener->u);
-            $interval = $this->rain->strips->interval($fastener->facet, $strip, $this->rain->strips->runsIn($fastener->facet) ? $fastener->v : -$fastener->v);
+            $interval = $this->rain->strips->interval(
+                $fastener->facet,
+                $strip,
+                $this->rain->strips->runsIn($fastener->facet) ? $fastener->v : -$fastener->v,
+            );
             // Along the shank, through each piece it was not made for, to the first it does not leak into.
             $on = -1;
             $leaks = false;
@@ -110,7 +123,10 @@ final class Releases
                 if (! $this->rain->covers($laid, $fastener->facet, $strip, $interval)) {
                     continue;
                 }
-                if (! in_array($laid->piece->id, $fastener->through, true) || in_array($laid->piece->id, $fastener->madeFor, true)) {
+                if (
+                    ! in_array($laid->piece->id, $fastener->through, true) ||
+                    in_array($laid->piece->id, $fastener->madeFor, true)
+                ) {
                     $on = $laid->order;
                     break;
                 }
@@ -136,13 +152,25 @@ final class Releases
     private function release(string $source, array $place, string $at = ''): void
     {
         // Water let go anywhere above the same happening on the same carrier fares the same.
-        $met = $source.'|'.$at.'|'.implode('|', $this->rain->onward($place)).($place[3] < 0 ? '|'.$place[2] : '');
+        $met =
+            $source.
+            '|'.
+            $at.
+            '|'.
+            implode('|', $this->rain->onward($place)).
+            ($place[3] < 0 ? '|'.$place[2] : '');
         if (isset($this->met[$met])) {
             return;
         }
         $this->met[$met] = true;
         [$u0, $u1] = $this->rain->strips->of[$place[0]][$place[1]];
-        $this->results["$source|$place[0]|$place[1]|$at"] ??= new StripResult($this->rain, $source, $place[0], $u0, $u1);
+        $this->results["$source|$place[0]|$place[1]|$at"] ??= new StripResult(
+            $this->rain,
+            $source,
+            $place[0],
+            $u0,
+            $u1,
+        );
         $this->results["$source|$place[0]|$place[1]|$at"]->add($place);
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Trace;
 
 use Apron\Rules\Severity;
@@ -11,7 +13,10 @@ final class Run
 
     public Severity $severity = Severity::Pass;
 
-    /** @var list<array{outcome: Outcome, code: string, at: string, elevation: float, point: int}> `point`: where on the route */
+    /**
+     * @var list<array{outcome: Outcome, code: string, at: string, elevation: float, point: int}> `point`: where on the
+     *   route
+     */
     public array $path = [];
 
     /** @var list<array{string, float, float}> the way it takes, as facet, u and v */
@@ -24,7 +29,13 @@ final class Run
 
     public function add(Outcome $outcome, string $code, string $at, float $elevation): void
     {
-        $this->path[] = ['outcome' => $outcome, 'code' => $code, 'at' => $at, 'elevation' => $elevation, 'point' => max(0, count($this->route) - 1)];
+        $this->path[] = [
+            'outcome' => $outcome,
+            'code' => $code,
+            'at' => $at,
+            'elevation' => $elevation,
+            'point' => max(0, count($this->route) - 1),
+        ];
         $this->outcome = $this->outcome->worse($outcome);
         $severity = $outcome->severity($this->lines);
         $this->severity = $severity->rank() < $this->severity->rank() ? $severity : $this->severity;

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Trace;
 
 /** Facets that lead water back to where it came from: there is no foot for it to leave at, and nothing to tell. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Trace;
 
 use Apron\Rules\Severity;
@@ -12,14 +14,21 @@ final readonly class School
      * @param  int  $bonds  by how many steps what relies on a bond or a seal is judged harder, below nothing milder
      * @param  array<string, string>  $answers  question => answer, for the words that depend on them
      */
-    public function __construct(public bool $weatherSealed = false, public int $bonds = 0, public array $answers = [])
-    {
+    public function __construct(
+        public bool $weatherSealed = false,
+        public int $bonds = 0,
+        public array $answers = [],
+    ) {
     }
 
     /** @param  array<string, string>  $schools  question => answer, as the project has them */
     public static function of(array $schools): self
     {
-        return new self(($schools['outer-sill'] ?? '') === 'weather-sealed', ['trusted' => -1, 'distrusted' => 1][$schools['bonds'] ?? ''] ?? 0, $schools);
+        return new self(
+            ($schools['outer-sill'] ?? '') === 'weather-sealed',
+            ['trusted' => -1, 'distrusted' => 1][$schools['bonds'] ?? ''] ?? 0,
+            $schools,
+        );
     }
 
     /** The severity of an outcome in this school: bond and seal moved between note and fail. */

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Trace;
 
 use Apron\Detail\Edge;
@@ -28,14 +30,22 @@ final class SillCheck
         $joint = $unit->joints['sill'] ?? null;
         if ($unit !== null) {
             $bath = ($joint !== null && $joint->outer === Edge::Sealed) || self::flangeSealed($layout, $unit->flange);
-            $onAllSides = count($unit->joints) === 4 && array_filter($unit->joints, fn ($j): bool => $j->outer !== Edge::Sealed || ! $j->inner) === [];
-            $found['outer_joint'] = ! $bath ? Severity::Pass : ($weatherSealed && $onAllSides ? Severity::Caution : Severity::Fail);
+            $onAllSides =
+                count($unit->joints) === 4 &&
+                array_filter($unit->joints, fn ($j): bool => $j->outer !== Edge::Sealed || ! $j->inner) === [];
+            $found['outer_joint'] = ! $bath
+                ? Severity::Pass
+                : ($weatherSealed && $onAllSides
+                    ? Severity::Caution
+                    : Severity::Fail);
         }
         if ($joint !== null) {
             $found['inner_seal'] = $joint->inner ? Severity::Pass : Severity::Fail;
         }
         $found['pitch'] = match ($opening->sillPitch) {
-            SillPitch::Out => $opening->sillFall + $opening->backDam < $opening->headOfWater ? Severity::Caution : Severity::Pass,
+            SillPitch::Out => $opening->sillFall + $opening->backDam < $opening->headOfWater
+                ? Severity::Caution
+                : Severity::Pass,
             SillPitch::Level => Severity::Caution,
             SillPitch::In => Severity::Fail,
         };
@@ -65,7 +75,9 @@ final class SillCheck
             }
             foreach ($sill->joined as $up) {
                 $facet = $up->patch->facet;
-                $reaches = ($facet === 'jamb-left' && $sill->rect()->u0 <= 0) || ($facet === 'jamb-right' && $sill->rect()->u1 >= $width);
+                $reaches =
+                    ($facet === 'jamb-left' && $sill->rect()->u0 <= 0) ||
+                    ($facet === 'jamb-right' && $sill->rect()->u1 >= $width);
                 if ($reaches && $up->rect()->v0 <= 0) {
                     $ends[$facet] = max($ends[$facet], $up->rect()->v1);
                 }
@@ -76,7 +88,7 @@ final class SillCheck
 
         return [
             'end_dams' => $upturn > 0 ? Severity::Pass : Severity::Fail,
-            'pan_upturn' => $upturn >= $least ? Severity::Pass : ($upturn >= $least / 2 ? Severity::Caution : Severity::Fail),
+            'pan_upturn' => Severity::ofLeast($upturn, $least),
         ];
     }
 }

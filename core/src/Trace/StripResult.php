@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Trace;
 
 use Apron\Rules\Severity;
@@ -18,8 +20,13 @@ final class StripResult
 
     private ?Run $told = null;
 
-    public function __construct(private readonly Rain $rain, public readonly string $source, public readonly string $facet, public readonly float $u0, public readonly float $u1)
-    {
+    public function __construct(
+        private readonly Rain $rain,
+        public readonly string $source,
+        public readonly string $facet,
+        public readonly float $u0,
+        public readonly float $u1,
+    ) {
     }
 
     /** @param  array{string, int, int, int}  $place of one more release */
@@ -30,7 +37,7 @@ final class StripResult
         $fate = $this->rain->fate($place) | ($place[3] === -1 ? 1 << $this->rain->wet($place[0])->rank() : 0);
         $outcome = Outcome::Shed;
         foreach (Outcome::cases() as $rank => $case) {
-            if (($fate >> $rank & 1) === 1) {
+            if ((($fate >> $rank) & 1) === 1) {
                 $outcome = $case;
                 $severity = $this->rain->school->judged($case, $case->severity($lines));
                 $this->severity = $severity->rank() < $this->severity->rank() ? $severity : $this->severity;
@@ -45,6 +52,8 @@ final class StripResult
     /** The release that fares worst, followed to its end. */
     public function told(): Run
     {
-        return $this->told ??= $this->rain->follow($this->worst ?? throw new \LogicException('a strip without a release'));
+        return $this->told ??= $this->rain->follow(
+            $this->worst ?? throw new \LogicException('a strip without a release'),
+        );
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Trace;
 
 use Apron\Detail\Edge;
@@ -11,12 +13,15 @@ use Apron\Detail\Side;
 use Apron\Detail\SillPitch;
 
 /**
- * The facets of a detail cut into strips within which nothing changes across u, and each strip into intervals within which
- * nothing begins or ends along v. `s` runs downhill: −v, or v on a sill that is pitched in.
+ * The facets of a detail cut into strips within which nothing changes across u, and each strip into intervals within
+ * which nothing begins or ends along v. `s` runs downhill: −v, or v on a sill that is pitched in.
  */
 final class Strips
 {
-    /** Behind a bonded edge water still finds an open stretch of the same edge that is no farther off, mm (common practice). */
+    /**
+     * Behind a bonded edge water still finds an open stretch of the same edge that is no farther off, mm (common
+     * practice).
+     */
     public const REACH_MM = 300.0;
 
     /** @var array<string, list<array{float, float}>> by facet, strips as [u0, u1] */
@@ -25,19 +30,31 @@ final class Strips
     /** @var array<string, list<list<Laid>>> by facet and strip, innermost first */
     public array $column = [];
 
-    /** @var array<string, list<array<int, array{int, int}>>> by facet, strip and order: the first and the last break of each patch of the column */
+    /**
+     * @var array<string, list<array<int, array{int, int}>>> by facet, strip and order: the first and the last break of
+     *   each patch of the column
+     */
     public array $span = [];
 
-    /** @var array<string, list<list<int>>> by facet and strip, the breaks at which something happens whatever the water is on: a pipe, the edges of the hole, the foot */
+    /**
+     * @var array<string, list<list<int>>> by facet and strip, the breaks at which something happens whatever the water
+     *   is on: a pipe, the edges of the hole, the foot
+     */
     public array $always = [];
 
-    /** @var array<string, list<list<float>>> by facet and strip, the rising values of s at which something begins or ends */
+    /**
+     * @var array<string, list<list<float>>> by facet and strip, the rising values of s at which something begins or
+     *   ends
+     */
     public array $breaks = [];
 
     public function __construct(public readonly Layout $layout)
     {
         $detail = $layout->detail;
-        $shared = array_filter(array_keys($detail->facets), fn (int|string $name): bool => $detail->opening === null || ! str_contains((string) $name, 'jamb-'));
+        $shared = array_filter(
+            array_keys($detail->facets),
+            fn (int|string $name): bool => $detail->opening === null || ! str_contains((string) $name, 'jamb-'),
+        );
         $common = $this->cuts(array_values(array_map(strval(...), $shared)));
         foreach ($detail->facets as $name => $facet) {
             $name = (string) $name;
@@ -45,14 +62,22 @@ final class Strips
             $this->of[$name] = self::between($cuts, $facet->extent->u0, $facet->extent->u1);
             foreach ($this->of[$name] as $k => [$u0, $u1]) {
                 $middle = ($u0 + $u1) / 2;
-                $column = array_values(array_filter($layout->facet($name), fn (Laid $l): bool => $l->rect()->u0 < $middle && $l->rect()->u1 > $middle));
+                $column = array_values(
+                    array_filter(
+                        $layout->facet($name),
+                        fn (Laid $l): bool => $l->rect()->u0 < $middle && $l->rect()->u1 > $middle,
+                    ),
+                );
                 $this->column[$name][$k] = $column;
                 $breaks = $this->breaksOf($facet, $column, $middle);
                 $this->breaks[$name][$k] = $breaks;
                 $this->always[$name][$k] = $this->alwaysAt($name, $breaks, $middle);
                 $this->span[$name][$k] = [];
                 foreach ($column as $laid) {
-                    $this->span[$name][$k][$laid->order] = [(int) array_search($this->start($laid), $breaks, true), (int) array_search($this->end($laid), $breaks, true)];
+                    $this->span[$name][$k][$laid->order] = [
+                        (int) array_search($this->start($laid), $breaks, true),
+                        (int) array_search($this->end($laid), $breaks, true),
+                    ];
                 }
             }
         }
@@ -148,7 +173,10 @@ final class Strips
         return $unit === null || $reveal ? $cuts : [...$cuts, $unit->outerZ, $unit->innerZ];
     }
 
-    /** @return list<float> its sides, and where its top and bottom begin to hold in another way, with the reach of what is open */
+    /**
+     * @return list<float> its sides, and where its top and bottom begin to hold in another way, with the reach of what
+     *   is open
+     */
     private function cutsOf(Laid $laid): array
     {
         $cuts = [$laid->rect()->u0, $laid->rect()->u1];
@@ -171,7 +199,12 @@ final class Strips
      */
     private static function between(array $cuts, float $from, float $to): array
     {
-        $cuts = array_values(array_unique(array_filter([...$cuts, $from, $to], fn (float $c): bool => $c >= $from && $c <= $to), SORT_REGULAR));
+        $cuts = array_values(
+            array_unique(
+                array_filter([...$cuts, $from, $to], fn (float $c): bool => $c >= $from && $c <= $to),
+                SORT_REGULAR,
+            ),
+        );
         sort($cuts);
         $strips = [];
         for ($i = 1, $n = count($cuts); $i < $n; $i++) {
@@ -207,7 +240,9 @@ final class Strips
                 $breaks[] = $this->runsIn($facet->name) ? $penetration->rect->v0 : -$penetration->rect->v1;
             }
         }
-        $breaks = array_values(array_unique(array_filter($breaks, fn (float $s): bool => $s >= $first && $s <= $last), SORT_REGULAR));
+        $breaks = array_values(
+            array_unique(array_filter($breaks, fn (float $s): bool => $s >= $first && $s <= $last), SORT_REGULAR),
+        );
         sort($breaks);
 
         return $breaks;
@@ -220,13 +255,19 @@ final class Strips
     private function alwaysAt(string $facet, array $breaks, float $u): array
     {
         $detail = $this->layout->detail;
-        $places = $detail->opening !== null && OpeningGeometry::returnsOf($facet) !== null ? [-$detail->opening->height, 0.0] : [];
+        $places =
+            $detail->opening !== null && OpeningGeometry::returnsOf($facet) !== null
+                ? [-$detail->opening->height, 0.0]
+                : [];
         foreach ($detail->penetrations as $pipe) {
             if ($pipe->facet === $facet && $pipe->rect->u0 < $u && $pipe->rect->u1 > $u) {
                 $places[] = $this->runsIn($facet) ? $pipe->rect->v0 : -$pipe->rect->v1;
             }
         }
-        $always = array_filter(array_keys($breaks), fn (int $i): bool => $i === count($breaks) - 1 || in_array($breaks[$i], $places, true));
+        $always = array_filter(
+            array_keys($breaks),
+            fn (int $i): bool => $i === count($breaks) - 1 || in_array($breaks[$i], $places, true),
+        );
 
         return array_values($always);
     }

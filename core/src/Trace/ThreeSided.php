@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Trace;
 
 use Apron\Detail\Laid;
@@ -9,8 +11,9 @@ use Apron\Detail\Rect;
 use Apron\Rules\RuleFigures;
 
 /**
- * Sealant in a joint that moves must bond to its two sides only: stuck to the back as well it tears. A bead is in a joint where two other
- * pieces end at its opposite edges, with a gap between them; behind it in that gap there must be backer rod or bond-breaker tape.
+ * Sealant in a joint that moves must bond to its two sides only: stuck to the back as well it tears. A bead is in a
+ * joint where two other pieces end at its opposite edges, with a gap between them; behind it in that gap there must be
+ * backer rod or bond-breaker tape.
  */
 final class ThreeSided
 {
@@ -38,16 +41,35 @@ final class ThreeSided
     private static function gap(Laid $bead, array $patches): ?Rect
     {
         $r = $bead->rect();
-        $sides = array_values(array_filter($patches, fn (Laid $l): bool => $l->order < $bead->order && $l->piece !== $bead->piece && ! self::breaker($l)));
+        $sides = array_values(
+            array_filter(
+                $patches,
+                fn (Laid $l): bool => $l->order < $bead->order && $l->piece !== $bead->piece && ! self::breaker($l),
+            ),
+        );
         foreach ($sides as $a) {
             foreach ($sides as $b) {
                 [$p, $q] = [$a->rect(), $b->rect()];
                 // One below, the other above.
-                if ($p->v1 >= $r->v0 && $q->v0 <= $r->v1 && $p->v1 < $q->v0 && $p->v0 < $r->v0 && $q->v1 > $r->v1 && max($p->u0, $q->u0, $r->u0) < min($p->u1, $q->u1, $r->u1)) {
+                if (
+                    $p->v1 >= $r->v0 &&
+                    $q->v0 <= $r->v1 &&
+                    $p->v1 < $q->v0 &&
+                    $p->v0 < $r->v0 &&
+                    $q->v1 > $r->v1 &&
+                    max($p->u0, $q->u0, $r->u0) < min($p->u1, $q->u1, $r->u1)
+                ) {
                     return new Rect(max($p->u0, $q->u0, $r->u0), $p->v1, min($p->u1, $q->u1, $r->u1), $q->v0);
                 }
                 // One on the left, the other on the right.
-                if ($p->u1 >= $r->u0 && $q->u0 <= $r->u1 && $p->u1 < $q->u0 && $p->u0 < $r->u0 && $q->u1 > $r->u1 && max($p->v0, $q->v0, $r->v0) < min($p->v1, $q->v1, $r->v1)) {
+                if (
+                    $p->u1 >= $r->u0 &&
+                    $q->u0 <= $r->u1 &&
+                    $p->u1 < $q->u0 &&
+                    $p->u0 < $r->u0 &&
+                    $q->u1 > $r->u1 &&
+                    max($p->v0, $q->v0, $r->v0) < min($p->v1, $q->v1, $r->v1)
+                ) {
                     return new Rect($p->u1, max($p->v0, $q->v0, $r->v0), $q->u0, min($p->v1, $q->v1, $r->v1));
                 }
             }

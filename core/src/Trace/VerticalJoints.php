@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Trace;
 
 use Apron\Detail\Edge;
@@ -10,26 +12,42 @@ use Apron\Detail\Rect;
 use Apron\Detail\Side;
 use Apron\Rules\Severity;
 
-/** Lines along v on which an edge of one patch meets an edge of another without their being joined: they fall between two strips of the trace. */
+/**
+ * Lines along v on which an edge of one patch meets an edge of another without their being joined: they fall between
+ * two strips of the trace.
+ */
 final class VerticalJoints
 {
-    /** @return list<array{facet: string, u: float, v: array{float, float}, verdict: Severity, left: string, right: string}> */
+    /**
+     * @return list<array{facet: string, u: float, v: array{float, float}, verdict: Severity, left: string,
+     *   right: string}>
+     */
     public static function of(Layout $layout): array
     {
         $joints = [];
         foreach ($layout->on as $facet => $patches) {
             foreach ($patches as $left) {
                 foreach ($patches as $right) {
-                    if ($left === $right || $left->rect()->u1 !== $right->rect()->u0 || in_array($right, $left->joined, true)) {
+                    if (
+                        $left === $right ||
+                        $left->rect()->u1 !== $right->rect()->u0 ||
+                        in_array($right, $left->joined, true)
+                    ) {
                         continue;
                     }
                     $from = max($left->rect()->v0, $right->rect()->v0);
                     $to = min($left->rect()->v1, $right->rect()->v1);
-                    if ($facet === 'outer-face' && self::overReveal($layout->detail->opening, $left->rect(), $right->rect())) {
+                    if (
+                        $facet === 'outer-face' &&
+                        self::overReveal($layout->detail->opening, $left->rect(), $right->rect())
+                    ) {
                         continue;
                     }
                     if ($from < $to) {
-                        $joints = [...$joints, ...self::stretches((string) $facet, $left, $right, $from, $to, $patches)];
+                        $joints = [
+                            ...$joints,
+                            ...self::stretches((string) $facet, $left, $right, $from, $to, $patches),
+                        ];
                     }
                 }
             }
@@ -38,18 +56,31 @@ final class VerticalJoints
         return $joints;
     }
 
-    /** Whether one of them hangs before the opening, in front of the edge the board is cut to: a joint there leads into the reveal. */
+    /**
+     * Whether one of them hangs before the opening, in front of the edge the board is cut to: a joint there leads into
+     * the reveal.
+     */
     private static function overReveal(?OpeningGeometry $opening, Rect $left, Rect $right): bool
     {
-        return $opening !== null && ($left->u1 === 0.0 || $left->u1 === $opening->width) && max($left->v0, $right->v0) >= 0 && min($left->v1, $right->v1) <= $opening->height;
+        return $opening !== null &&
+            ($left->u1 === 0.0 || $left->u1 === $opening->width) &&
+            max($left->v0, $right->v0) >= 0 &&
+            min($left->v1, $right->v1) <= $opening->height;
     }
 
     /**
      * @param  list<Laid>  $patches
-     * @return list<array{facet: string, u: float, v: array{float, float}, verdict: Severity, left: string, right: string}>
+     * @return list<array{facet: string, u: float, v: array{float, float}, verdict: Severity, left: string,
+     *   right: string}>
      */
-    private static function stretches(string $facet, Laid $left, Laid $right, float $from, float $to, array $patches): array
-    {
+    private static function stretches(
+        string $facet,
+        Laid $left,
+        Laid $right,
+        float $from,
+        float $to,
+        array $patches,
+    ): array {
         $cuts = [$from, $to];
         foreach ($patches as $other) {
             foreach ([$other->rect()->v0, $other->rect()->v1] as $v) {
@@ -69,10 +100,21 @@ final class VerticalJoints
             }
             $verdict = self::verdict($left, $right, $v, $patches);
             $last = count($stretches) - 1;
-            if ($last >= 0 && $stretches[$last]['verdict'] === $verdict && $stretches[$last]['v'][1] === $cuts[$i - 1]) {
+            if (
+                $last >= 0 &&
+                $stretches[$last]['verdict'] === $verdict &&
+                $stretches[$last]['v'][1] === $cuts[$i - 1]
+            ) {
                 $stretches[$last]['v'][1] = $cuts[$i];
             } else {
-                $stretches[] = ['facet' => $facet, 'u' => $left->rect()->u1, 'v' => [$cuts[$i - 1], $cuts[$i]], 'verdict' => $verdict, 'left' => $left->piece->id, 'right' => $right->piece->id];
+                $stretches[] = [
+                    'facet' => $facet,
+                    'u' => $left->rect()->u1,
+                    'v' => [$cuts[$i - 1], $cuts[$i]],
+                    'verdict' => $verdict,
+                    'left' => $left->piece->id,
+                    'right' => $right->piece->id,
+                ];
             }
         }
 
@@ -85,7 +127,13 @@ final class VerticalJoints
         $u = $left->rect()->u1;
         $inboard = false;
         foreach ($patches as $across) {
-            if ($across === $left || $across === $right || $across->rect()->v0 >= $v || $across->rect()->v1 <= $v || ! self::liesAcross($across, $u, $v)) {
+            if (
+                $across === $left ||
+                $across === $right ||
+                $across->rect()->v0 >= $v ||
+                $across->rect()->v1 <= $v ||
+                ! self::liesAcross($across, $u, $v)
+            ) {
                 continue;
             }
             if ($across->order > max($left->order, $right->order)) {
@@ -112,7 +160,10 @@ final class VerticalJoints
         foreach ($laid->joined as $other) {
             $o = $other->rect();
             $there = $other->patch->facet === $laid->patch->facet && $o->v0 < $v && $o->v1 > $v;
-            if ($there && (($laid->rect()->u1 === $u && $o->u0 === $u) || ($laid->rect()->u0 === $u && $o->u1 === $u))) {
+            if (
+                $there &&
+                (($laid->rect()->u1 === $u && $o->u0 === $u) || ($laid->rect()->u0 === $u && $o->u1 === $u))
+            ) {
                 return true;
             }
         }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Vapour;
 
 use Apron\Climate\Air;
@@ -8,8 +10,8 @@ use Apron\Climate\Month;
 use Apron\Rules\RuleFigures;
 
 /**
- * Water that leaking indoor air could leave at a cold plane: a bound from above. All of the leak is taken to flow outward past
- * the plane, to cool to its temperature and not to warm it; the truth lies between nothing and this.
+ * Water that leaking indoor air could leave at a cold plane: a bound from above. All of the leak is taken to flow
+ * outward past the plane, to cool to its temperature and not to warm it; the truth lies between nothing and this.
  */
 final readonly class AirLeak
 {
@@ -31,12 +33,20 @@ final readonly class AirLeak
     {
         $rules = RuleFigures::of('practice');
         // Stack: the weight of two columns of air, 3463 = 101 325 Pa · M·g/R; wind: half ρv² times a mean suction.
-        $stack = 3463 * $rules->figure('stack_height_m') * (1 / ($outdoors->celsius + 273.15) - 1 / ($indoors['celsius'] + 273.15));
-        $wind = 0.6 * ($outdoors->wind ?? $rules->figure('wind_m_s')) ** 2 * $rules->figure('wind_pressure_coefficient');
+        $stack =
+            3463 *
+            $rules->figure('stack_height_m') *
+            (1 / ($outdoors->celsius + 273.15) - 1 / ($indoors['celsius'] + 273.15));
+        $wind =
+            0.6 * ($outdoors->wind ?? $rules->figure('wind_m_s')) ** 2 * $rules->figure('wind_pressure_coefficient');
         $this->pressure = max(0.0, $stack) + $wind;
-        $this->flow = $leakage / 1000 * ($this->pressure / 75) ** $rules->figure('leak_exponent');
-        $density = fn (float $pascal, float $celsius): float => $pascal / (MoistureProduction::VAPOUR_GAS * ($celsius + 273.15));
-        $left = max(0.0, $density($indoors['pressure'], $indoors['celsius']) - $density(Air::saturation($plane), $plane));
+        $this->flow = ($leakage / 1000) * ($this->pressure / 75) ** $rules->figure('leak_exponent');
+        $density = fn (float $pascal, float $celsius): float => $pascal /
+            (MoistureProduction::VAPOUR_GAS * ($celsius + 273.15));
+        $left = max(
+            0.0,
+            $density($indoors['pressure'], $indoors['celsius']) - $density(Air::saturation($plane), $plane),
+        );
         $this->bound = $this->flow * $left * 86400 * 1000;
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Vapour;
 
 use Apron\Assembly\Assembly;
@@ -9,8 +11,8 @@ use Apron\Rules\RuleFigures;
 
 /**
  * Where indoor air that gets into an assembly comes to a stop: the inner face of the first closed layer behind the
- * insulation that air blows through. In a framed wall that is the inside of its sheathing. An assembly with no such layer
- * between closed ones, as one insulated only outside of its air layer, has no such place.
+ * insulation that air blows through. In a framed wall that is the inside of its sheathing. An assembly with no such
+ * layer between closed ones, as one insulated only outside of its air layer, has no such place.
  */
 final readonly class AirPath
 {
@@ -37,7 +39,11 @@ final readonly class AirPath
             if ($first === null && $insulates) {
                 $first = $i;
             }
-            if ($first !== null && ! $open && (! self::sheet($layer->thicknessMm) || in_array(Control::Air, $layer->controls, true))) {
+            if (
+                $first !== null &&
+                ! $open &&
+                (! self::sheet($layer->thicknessMm) || in_array(Control::Air, $layer->controls, true))
+            ) {
                 $stop = $i;
                 break;
             }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Vapour;
 
 use Apron\Assembly\Exposure;
@@ -12,9 +14,9 @@ use Apron\Climate\Month;
 use Apron\Rules\RuleFigures;
 
 /**
- * How one layer that can hold water gets rid of it: from saturation at its middle through all that lies on either side, in
- * each month. Diffusion alone, each side for itself; a side dries nothing in a month when its air is the wetter. What then
- * condenses farther out is not followed here: the year does that.
+ * How one layer that can hold water gets rid of it: from saturation at its middle through all that lies on either side,
+ * in each month. Diffusion alone, each side for itself; a side dries nothing in a month when its air is the wetter.
+ * What then condenses farther out is not followed here: the year does that.
  */
 final readonly class Drying
 {
@@ -33,28 +35,37 @@ final readonly class Drying
     /** @var list<float>|null kg/m² of rain past the cladding in each month; null where the climate does not say */
     public ?array $leak;
 
-    public function __construct(Path $path, public int $at, public Layer $layer, Climate $climate, IndoorAir $indoors, ?Exposure $exposure)
-    {
+    public function __construct(
+        Path $path,
+        public int $at,
+        public Layer $layer,
+        Climate $climate,
+        IndoorAir $indoors,
+        ?Exposure $exposure,
+    ) {
         $nodes = array_keys(array_filter($path->layer, fn (int $l): bool => $l === $at));
         $last = count($path->sd) - 1;
         [$from, $to] = [$nodes[0] - ($at === 0 && $nodes[0] === 0 ? 0 : 1), $nodes[count($nodes) - 1]];
         $inSd = self::smart($path, 0, $from, 40.0) + ($path->sd[$to] - $path->sd[$from]) / 2;
         $outSd = self::smart($path, $to, $last, 80.0) + ($path->sd[$to] - $path->sd[$from]) / 2;
-        $this->inwardPermeance = Air::VAPOUR_PERMEABILITY * 1e12 / $inSd;
-        $this->outwardPermeance = Air::VAPOUR_PERMEABILITY * 1e12 / $outSd;
+        $this->inwardPermeance = (Air::VAPOUR_PERMEABILITY * 1e12) / $inSd;
+        $this->outwardPermeance = (Air::VAPOUR_PERMEABILITY * 1e12) / $outSd;
         $middle = ($path->resistance[$from] + $path->resistance[$to]) / 2;
         $months = $leak = [];
         foreach ($climate->months as $m => $outdoors) {
             $air = $indoors->during($m, $outdoors);
-            $wet = Air::saturation($air['celsius'] - $middle * ($air['celsius'] - $outdoors->celsius) / $path->total);
+            $wet = Air::saturation($air['celsius'] - ($middle * ($air['celsius'] - $outdoors->celsius)) / $path->total);
             $time = Month::DAYS[$m] * 86400.0 * Air::VAPOUR_PERMEABILITY;
-            $months[] = ['inward' => $time * max(0.0, $wet - $air['pressure']) / $inSd, 'outward' => $time * max(0.0, $wet - $outdoors->vapourPressure()) / $outSd];
+            $months[] = [
+                'inward' => ($time * max(0.0, $wet - $air['pressure'])) / $inSd,
+                'outward' => ($time * max(0.0, $wet - $outdoors->vapourPressure())) / $outSd,
+            ];
             $leak[] = $exposure === null ? null : RainLoad::pastCladding($outdoors, $exposure);
         }
         $this->months = $months ?: throw new \LogicException('a climate without months');
         $this->leak = in_array(null, $leak, true) ? null : $leak;
         $store = $layer->material->safeStore;
-        $this->store = $store === null ? null : $store * $layer->thicknessMm / 1000;
+        $this->store = $store === null ? null : ($store * $layer->thicknessMm) / 1000;
     }
 
     /** kg/m² in a year, both ways */
@@ -73,7 +84,10 @@ final readonly class Drying
     public function way(): string
     {
         $limit = RuleFigures::of('practice')->figure('hardly_dries_g_m2_year') / 1000;
-        [$in, $out] = [array_sum(array_column($this->months, 'inward')), array_sum(array_column($this->months, 'outward'))];
+        [$in, $out] = [
+            array_sum(array_column($this->months, 'inward')),
+            array_sum(array_column($this->months, 'outward')),
+        ];
 
         return match (true) {
             $in + $out < $limit => 'hardly',
@@ -84,17 +98,17 @@ final readonly class Drying
     }
 
     /**
-     * What may get in for good: the leak that a year's drying just carries off, mL a day for each metre of joint that leaks
-     * onto it.
+     * What may get in for good: the leak that a year's drying just carries off, mL a day for each metre of joint that
+     * leaks onto it.
      */
     public function allowance(): float
     {
-        return $this->year() / 365 * 1000 * RuleFigures::of('practice')->figure('joint_spread_m2_m');
+        return ($this->year() / 365) * 1000 * RuleFigures::of('practice')->figure('joint_spread_m2_m');
     }
 
     /**
-     * The most water it ever holds above its ordinary moisture when the rain of the climate leaks in and it dries by turns, kg/m²;
-     * from the second round on, so that the start does not matter. Null where the rain is not known.
+     * The most water it ever holds above its ordinary moisture when the rain of the climate leaks in and it dries by
+     * turns, kg/m²; from the second round on, so that the start does not matter. Null where the rain is not known.
      */
     public function mostHeld(): ?float
     {
@@ -127,7 +141,13 @@ final readonly class Drying
             'inward_permeance_ng_pa_s_m2' => $this->inwardPermeance,
             'outward_permeance_ng_pa_s_m2' => $this->outwardPermeance,
             'way' => $this->way(),
-            'months' => array_map(fn (array $month): array => ['inward_g_m2' => 1000 * $month['inward'], 'outward_g_m2' => 1000 * $month['outward']], $this->months),
+            'months' => array_map(
+                fn (array $month): array => [
+                    'inward_g_m2' => 1000 * $month['inward'],
+                    'outward_g_m2' => 1000 * $month['outward'],
+                ],
+                $this->months,
+            ),
             'year_g_m2' => 1000 * $this->year(),
             'poorest_month_g_m2' => 1000 * $this->poorest(),
             'store_g_m2' => $grams($this->store),
@@ -137,7 +157,10 @@ final readonly class Drying
         ];
     }
 
-    /** sd of a stretch of the path, a smart film in it taken at the mean of saturation and the humidity of the air it dries to. */
+    /**
+     * sd of a stretch of the path, a smart film in it taken at the mean of saturation and the humidity of the air it
+     * dries to.
+     */
     private static function smart(Path $path, int $from, int $to, float $airHumidity): float
     {
         return max(1e-6, $path->sd[$to] - $path->sd[$from] + $path->smartChange($from, $to, (100 + $airHumidity) / 2));

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Vapour;
 
 use Apron\Climate\Air;
@@ -8,8 +10,8 @@ use Apron\Climate\IndoorAir;
 use Apron\Climate\Month;
 
 /**
- * Wetting and drying month by month, ISO 13788:2012, clause 6, with any number of planes. A plane that holds water is at
- * saturation; where it runs dry within a month the month is split there, so that no water is made or lost.
+ * Wetting and drying month by month, ISO 13788:2012, clause 6, with any number of planes. A plane that holds water is
+ * at saturation; where it runs dry within a month the month is split there, so that no water is made or lost.
  */
 final class MoistureYear
 {
@@ -19,7 +21,9 @@ final class MoistureYear
     /** 0 for January; null where nothing ever condenses */
     public ?int $startingMonth = null;
 
-    /** @var array<int, non-empty-list<float>> node => kg/m² at the end of each of twelve months from the starting month */
+    /**
+     * @var array<int, non-empty-list<float>> node => kg/m² at the end of each of twelve months from the starting month
+     */
     public array $accumulated = [];
 
     /** @var list<array{sd: array<int, float>, saturation: array<int, float>, inside: float, outside: float}> */
@@ -38,7 +42,12 @@ final class MoistureYear
             }
             $inside = min($air['pressure'], $saturation[0]);
             $outside = min($outdoors->vapourPressure(), $saturation[$last]);
-            $this->months[] = ['sd' => $path->openness($saturation, $inside, $outside), 'saturation' => $saturation, 'inside' => $inside, 'outside' => $outside];
+            $this->months[] = [
+                'sd' => $path->openness($saturation, $inside, $outside),
+                'saturation' => $saturation,
+                'inside' => $inside,
+                'outside' => $outside,
+            ];
         }
         $this->run();
     }
@@ -94,13 +103,17 @@ final class MoistureYear
             $before = 0.0;
             foreach ($ends as $k => $end) {
                 $months[] = [
-                    'month' => ((int) $this->startingMonth + $k) % 12 + 1,
+                    'month' => (((int) $this->startingMonth + $k) % 12) + 1,
                     'condensation_g_m2' => ($end - $before) * 1000,
                     'accumulated_g_m2' => $end * 1000,
                 ];
                 $before = $end;
             }
-            $planes[] = $this->path->place($node) + ['peak_g_m2' => max($ends) * 1000, 'residue_g_m2' => $ends[11] * 1000, 'months' => $months];
+            $planes[] = $this->path->place($node) + [
+                'peak_g_m2' => max($ends) * 1000,
+                'residue_g_m2' => $ends[11] * 1000,
+                'months' => $months,
+            ];
         }
 
         return ['planes' => $planes, 'verdict' => $this->verdict()];
@@ -211,7 +224,14 @@ final class MoistureYear
         $held[] = $last;
         foreach ($held as $to) {
             $pFrom = $from === 0 ? $inside : $saturation[$from];
-            $stretch = TautString::touches($sd, $saturation, $from, $to, $pFrom, $to === $last ? $outside : $saturation[$to]);
+            $stretch = TautString::touches(
+                $sd,
+                $saturation,
+                $from,
+                $to,
+                $pFrom,
+                $to === $last ? $outside : $saturation[$to],
+            );
             for ($i = 1, $n = count($stretch); $i < $n; $i++) {
                 $touched[] = $stretch[$i];
             }
@@ -222,7 +242,9 @@ final class MoistureYear
             [$a, $b, $c] = [$touched[$t - 1], $touched[$t], $touched[$t + 1]];
             $pa = $a === 0 ? $inside : $saturation[$a];
             $pc = $c === $last ? $outside : $saturation[$c];
-            $rates[$b] = Air::VAPOUR_PERMEABILITY * (($pa - $saturation[$b]) / ($sd[$b] - $sd[$a]) - ($saturation[$b] - $pc) / ($sd[$c] - $sd[$b]));
+            $rates[$b] =
+                Air::VAPOUR_PERMEABILITY *
+                (($pa - $saturation[$b]) / ($sd[$b] - $sd[$a]) - ($saturation[$b] - $pc) / ($sd[$c] - $sd[$b]));
         }
 
         return $rates;

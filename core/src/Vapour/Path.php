@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Vapour;
 
 use Apron\Assembly\Layer;
@@ -10,8 +12,8 @@ use Apron\Material\Material;
 /**
  * The main path through an assembly, cut into slices, as parallel lists of floats: a homogeneous layer can condense
  * inside itself, with no interface near, so every layer is cut into slices of R ≤ 0.25 m²K/W (ISO 13788:2012, 6.4.3).
- * Node 0 is the inside surface, the last node the outside one. Most walls are the same in every state; a foam that insulates
- * less in the cold and a film that opens when damp are found anew for each pair of airs.
+ * Node 0 is the inside surface, the last node the outside one. Most walls are the same in every state; a foam that
+ * insulates less in the cold and a film that opens when damp are found anew for each pair of airs.
  */
 final readonly class Path
 {
@@ -108,8 +110,11 @@ final readonly class Path
         for ($turn = 0; $turn < 60; $turn++) {
             $moved = 0.0;
             foreach ($this->tempered as ['layer' => $layer, 'from' => $from, 'to' => $to]) {
-                $mean = $indoors - ($indoors - $outdoors) * ($at[$from] + $at[$to]) / 2 / $total;
-                $resistance = $layer->thicknessMm / 1000 / ($layer->material->conductivityCurve?->value($mean) ?? throw new \LogicException);
+                $mean = $indoors - (($indoors - $outdoors) * ($at[$from] + $at[$to])) / 2 / $total;
+                $resistance =
+                    $layer->thicknessMm /
+                    1000 /
+                    ($layer->material->conductivityCurve?->value($mean) ?? throw new \LogicException);
                 $change = $resistance - ($at[$to] - $at[$from]);
                 foreach ($at as $node => $before) {
                     $at[$node] = $before + $change * max(0.0, min(1.0, ($node - $from) / ($to - $from)));
@@ -126,8 +131,8 @@ final readonly class Path
     }
 
     /**
-     * sd to each node, each smart layer at the permeance of the mean humidity at its faces while nothing is held wet. From dry
-     * upwards by half steps: it comes to rest at the tightest state that agrees with itself.
+     * sd to each node, each smart layer at the permeance of the mean humidity at its faces while nothing is held wet.
+     * From dry upwards by half steps: it comes to rest at the tightest state that agrees with itself.
      *
      * @param  list<float>  $saturation  Pa at each node
      * @return list<float> m
@@ -168,7 +173,10 @@ final readonly class Path
         return $sd;
     }
 
-    /** What the smart layers between two nodes add to sd when the humidity at their faces is so many %, m; usually below zero. */
+    /**
+     * What the smart layers between two nodes add to sd when the humidity at their faces is so many %, m; usually below
+     * zero.
+     */
     public function smartChange(int $from, int $to, float $humidity): float
     {
         $change = 0.0;

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Vapour;
 
 use Apron\Climate\Air;
@@ -67,7 +69,11 @@ final readonly class Profile
         $at[0] = $from;
         $at[$last] = $to;
         $this->pressure = TautString::pressures($this->sd, $touched, $at);
-        $this->uncapped = TautString::pressures($this->sd, [0, $last], [0 => $indoorPressure, $last => $outdoorPressure]);
+        $this->uncapped = TautString::pressures(
+            $this->sd,
+            [0, $last],
+            [0 => $indoorPressure, $last => $outdoorPressure],
+        );
         $this->condensation = self::rates($this->sd, $touched, $at);
     }
 
@@ -84,8 +90,9 @@ final readonly class Profile
         $rates = [];
         for ($t = 1; $t < count($touched) - 1; $t++) {
             [$a, $b, $c] = [$touched[$t - 1], $touched[$t], $touched[$t + 1]];
-            $rates[$b] = Air::VAPOUR_PERMEABILITY
-                * (($at[$a] - $at[$b]) / ($sd[$b] - $sd[$a]) - ($at[$b] - $at[$c]) / ($sd[$c] - $sd[$b]));
+            $rates[$b] =
+                Air::VAPOUR_PERMEABILITY *
+                (($at[$a] - $at[$b]) / ($sd[$b] - $sd[$a]) - ($at[$b] - $at[$c]) / ($sd[$c] - $sd[$b]));
         }
 
         return $rates;

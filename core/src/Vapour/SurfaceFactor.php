@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Vapour;
 
 use Apron\Assembly\ThermalResistance;
@@ -35,7 +37,9 @@ final readonly class SurfaceFactor
             if ($outdoors->celsius >= $air['celsius']) {
                 continue;
             }
-            $needed = (Air::dewPoint($air['pressure'] / self::MOULD_HUMIDITY) - $outdoors->celsius) / ($air['celsius'] - $outdoors->celsius);
+            $needed =
+                (Air::dewPoint($air['pressure'] / self::MOULD_HUMIDITY) - $outdoors->celsius) /
+                ($air['celsius'] - $outdoors->celsius);
             if ($least === null || $needed > $least) {
                 [$least, $critical] = [$needed, $m];
             }

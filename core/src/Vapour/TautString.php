@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Vapour;
 
 /**
@@ -29,7 +31,10 @@ final class TautString
                 $a = $nodes[$top - 1];
                 $b = $nodes[$top];
                 // b stays only where it lies below the line from a to i.
-                if (($pressures[$top] - $pressures[$top - 1]) * ($sd[$i] - $sd[$a]) < ($p - $pressures[$top - 1]) * ($sd[$b] - $sd[$a])) {
+                if (
+                    ($pressures[$top] - $pressures[$top - 1]) * ($sd[$i] - $sd[$a]) <
+                    ($p - $pressures[$top - 1]) * ($sd[$b] - $sd[$a])
+                ) {
                     break;
                 }
                 $top--;
@@ -56,7 +61,8 @@ final class TautString
         for ($t = 1; $t < count($touched); $t++) {
             [$a, $b] = [$touched[$t - 1], $touched[$t]];
             for ($i = $a; $i < $b; $i++) {
-                $pressures[] = $pressureAt[$a] + ($pressureAt[$b] - $pressureAt[$a]) * ($sd[$i] - $sd[$a]) / ($sd[$b] - $sd[$a]);
+                $pressures[] =
+                    $pressureAt[$a] + (($pressureAt[$b] - $pressureAt[$a]) * ($sd[$i] - $sd[$a])) / ($sd[$b] - $sd[$a]);
             }
         }
         $pressures[] = $pressureAt[$touched[count($touched) - 1]];

@@ -7,7 +7,11 @@ afterEach(() => vi.unstubAllGlobals());
 const answers = (status: number, text: () => Promise<string>) =>
   vi.stubGlobal('fetch', () => Promise.resolve({ status, text }));
 const failing = (error: unknown) => () => Promise.reject(error);
-const caught = () => call('GET', '/x').then(() => 'an answer', (error: unknown) => error);
+const caught = () =>
+  call('GET', '/x').then(
+    () => 'an answer',
+    (error: unknown) => error,
+  );
 
 it('does not take an answer that was cut off for an answer', async () => {
   answers(200, failing(new DOMException('The user aborted a request.', 'AbortError')));

@@ -38,7 +38,8 @@ function token(): string {
 /**
  * Asks the server.
  *
- * @throws Refused where it said no, Unanswered where no whole answer came, and an AbortError where the page gave up: an answer
+ * @throws Refused where it said no, Unanswered where no whole answer came, and an AbortError where the page gave up: an
+ * answer
  *   that was cut off is never taken for one.
  */
 export async function call<T>(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
@@ -76,6 +77,7 @@ function readJson(text: string): unknown {
 }
 
 export const get = <T>(path: string, signal?: AbortSignal) => call<T>('GET', path, undefined, signal);
-export const post = <T>(path: string, body?: unknown, signal?: AbortSignal) => call<T>('POST', path, body ?? {}, signal);
+export const post = <T>(path: string, body?: unknown, signal?: AbortSignal) =>
+  call<T>('POST', path, body ?? {}, signal);
 export const put = <T>(path: string, body: unknown) => call<T>('PUT', path, body);
 export const remove = (path: string, body?: unknown) => call<undefined>('DELETE', path, body);

@@ -6,7 +6,8 @@ import type { Doc } from './types';
 const TRIES = 8;
 
 /**
- * A new document under the first id that is free. Somebody else, or a second click, may have taken it a moment ago: then the next one.
+ * A new document under the first id that is free. Somebody else, or a second click, may have taken it a moment ago:
+ * then the next one.
  *
  * @param idOf an id that is not among those taken
  * @param made its content, and what kind of document that makes it

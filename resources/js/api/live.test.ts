@@ -69,7 +69,15 @@ it('asks again where no whole answer came', async () => {
 
 it('runs one at a time and then only the newest of those that came meanwhile', async () => {
   const [done, ends]: [string[], (() => void)[]] = [[], []];
-  const run = newestOnly<string>((q, isNewest) => new Promise((end) => ends.push(() => { done.push(`${q} ${isNewest()}`); end(); })));
+  const run = newestOnly<string>(
+    (q, isNewest) =>
+      new Promise((end) =>
+        ends.push(() => {
+          done.push(`${q} ${isNewest()}`);
+          end();
+        }),
+      ),
+  );
   void run('a');
   void run('b');
   void run('c');

@@ -12,8 +12,8 @@ const ANSWERS_KEPT = 40;
 const AGAIN_MS = 2000;
 
 /**
- * Questions asked faster than they are answered: one is on its way at a time, then the newest. What was answered before is answered at
- * once, and an answer to an older question is never shown as that to a newer one.
+ * Questions asked faster than they are answered: one is on its way at a time, then the newest. What was answered before
+ * is answered at once, and an answer to an older question is never shown as that to a newer one.
  */
 export class Live<Q, A> {
   told: Told<A> = { answer: undefined, old: false, why: null };
@@ -35,7 +35,11 @@ export class Live<Q, A> {
     this.wanted = { key, question };
     clearTimeout(this.again);
     const known = this.answers.get(key);
-    this.say(known === undefined ? { answer: this.told.answer, old: true, why: null } : { answer: known, old: false, why: null });
+    this.say(
+      known === undefined
+        ? { answer: this.told.answer, old: true, why: null }
+        : { answer: known, old: false, why: null },
+    );
     if (known === undefined) void this.go();
   }
 
@@ -77,7 +81,9 @@ export class Live<Q, A> {
 }
 
 /** Runs one at a time; of those that come meanwhile only the newest runs, after it. */
-export function newestOnly<Q>(run: (question: Q, isNewest: () => boolean) => Promise<void>): (question: Q) => Promise<void> {
+export function newestOnly<Q>(
+  run: (question: Q, isNewest: () => boolean) => Promise<void>,
+): (question: Q) => Promise<void> {
   let running: Promise<void> | null = null;
   let newest = 0;
   return async (question) => {
@@ -86,7 +92,9 @@ export function newestOnly<Q>(run: (question: Q, isNewest: () => boolean) => Pro
       await running;
       if (mine !== newest) return;
     }
-    running = run(question, () => mine === newest).finally(() => { running = null; });
+    running = run(question, () => mine === newest).finally(() => {
+      running = null;
+    });
     await running;
   };
 }

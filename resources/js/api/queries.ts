@@ -20,7 +20,10 @@ const RECKONED = ['assessment', 'sequence', 'site', 'materials', 'drills'];
 
 /** One document was saved: it takes its place among the others, and what is reckoned from it is asked for again. */
 export function documentSaved(project: string, saved: Doc<unknown>): void {
-  queries.setQueryData<ProjectDocuments>(['project', project], (documents) => documents && withDocument(documents, saved));
+  queries.setQueryData<ProjectDocuments>(
+    ['project', project],
+    (documents) => documents && withDocument(documents, saved),
+  );
   void queries.invalidateQueries({ queryKey: ['project', project], refetchType: 'none' });
   for (const key of RECKONED) void queries.invalidateQueries({ queryKey: [key, project] });
 }
@@ -39,7 +42,8 @@ function withDocument(documents: ProjectDocuments, saved: Doc<unknown>): Project
     const at = here.findIndex((d) => d.key === saved.key);
     if (kind === saved.kind) next[list] = at < 0 ? [...here, saved] : here.map((d, i) => (i === at ? saved : d));
     // An opening changed by hand becomes a detail under the key it had, and an opening again when that is undone.
-    else if (at >= 0 && ['detail', 'opening'].includes(kind) && ['detail', 'opening'].includes(saved.kind)) next[list] = here.filter((_, i) => i !== at);
+    else if (at >= 0 && ['detail', 'opening'].includes(kind) && ['detail', 'opening'].includes(saved.kind))
+      next[list] = here.filter((_, i) => i !== at);
   }
   return { ...documents, ...next };
 }

@@ -18,7 +18,9 @@ export function Hatch({ x, y, width, height, family, colour = 'var(--color-faint
   const path = lines(family, { x0: x, y0: y, x1: x + width, y1: y + height });
   return (
     <g aria-hidden="true">
-      <clipPath id={clip}><rect x={x} y={y} width={width} height={height} /></clipPath>
+      <clipPath id={clip}>
+        <rect x={x} y={y} width={width} height={height} />
+      </clipPath>
       <path d={path} clipPath={`url(#${clip})`} fill="none" stroke={colour} strokeWidth="0.7" data-hatch />
     </g>
   );
@@ -26,31 +28,61 @@ export function Hatch({ x, y, width, height, family, colour = 'var(--color-faint
 
 function lines(family: string, box: Box): string {
   switch (family) {
-    case 'mineral-wool': case 'cellulose': return loops(box, 13, 9);
-    case 'wood-fibre': return loops(box, 9, 5);
-    case 'eps': case 'spray-foam': return beads(box, 11);
-    case 'xps': return diagonal(box, 10, 1) + diagonal(box, 10, -1);
-    case 'polyiso-foil': case 'polyiso-glass': return diagonal(box, 7, 1) + diagonal(box, 21, -1);
-    case 'clt': return grain(box, 34) + level(box, 5);
-    case 'lumber': case 'fibre-cement': return grain(box, 7);
-    case 'osb': case 'plywood': return level(box, 4);
-    case 'gypsum': case 'glass-mat-gypsum': case 'render': return stipple(box, 5);
-    case 'concrete': return stipple(box, 8) + stones(box, 26);
-    case 'brick': case 'block': case 'stone': return diagonal(box, 6, 1);
-    case 'metal': return diagonal(box, 3, 1);
-    case 'polyolefin': case 'asphalt-paper': return diagonal(box, 9, 1);
-    case 'butyl': case 'sbs': return upright(box, 6);
-    case 'acrylic': return level(box, 6);
-    case 'unit': return '';
-    case 'air': return '';
-    default: return diagonal(box, 12, -1);
+    case 'mineral-wool':
+    case 'cellulose':
+      return loops(box, 13, 9);
+    case 'wood-fibre':
+      return loops(box, 9, 5);
+    case 'eps':
+    case 'spray-foam':
+      return beads(box, 11);
+    case 'xps':
+      return diagonal(box, 10, 1) + diagonal(box, 10, -1);
+    case 'polyiso-foil':
+    case 'polyiso-glass':
+      return diagonal(box, 7, 1) + diagonal(box, 21, -1);
+    case 'clt':
+      return grain(box, 34) + level(box, 5);
+    case 'lumber':
+    case 'fibre-cement':
+      return grain(box, 7);
+    case 'osb':
+    case 'plywood':
+      return level(box, 4);
+    case 'gypsum':
+    case 'glass-mat-gypsum':
+    case 'render':
+      return stipple(box, 5);
+    case 'concrete':
+      return stipple(box, 8) + stones(box, 26);
+    case 'brick':
+    case 'block':
+    case 'stone':
+      return diagonal(box, 6, 1);
+    case 'metal':
+      return diagonal(box, 3, 1);
+    case 'polyolefin':
+    case 'asphalt-paper':
+      return diagonal(box, 9, 1);
+    case 'butyl':
+    case 'sbs':
+      return upright(box, 6);
+    case 'acrylic':
+      return level(box, 6);
+    case 'unit':
+      return '';
+    case 'air':
+      return '';
+    default:
+      return diagonal(box, 12, -1);
   }
 }
 
 function diagonal({ x0, y0, x1, y1 }: Box, gap: number, slope: 1 | -1): string {
   let d = '';
   const height = y1 - y0;
-  for (let x = x0 - height; x < x1 + height; x += gap) d += slope === 1 ? `M${x} ${y1}l${height} ${-height}` : `M${x} ${y0}l${height} ${height}`;
+  for (let x = x0 - height; x < x1 + height; x += gap)
+    d += slope === 1 ? `M${x} ${y1}l${height} ${-height}` : `M${x} ${y0}l${height} ${height}`;
   return d;
 }
 
@@ -79,7 +111,8 @@ function beads({ x0, y0, x1, y1 }: Box, gap: number): string {
   let d = '';
   let odd = false;
   for (let y = y0 + gap / 2; y < y1 + gap; y += gap * 0.8, odd = !odd) {
-    for (let x = x0 + (odd ? gap / 2 : 0); x < x1 + gap; x += gap) d += `M${x - 2.4} ${y}a2.4 2.4 0 1 0 4.8 0a2.4 2.4 0 1 0 -4.8 0`;
+    for (let x = x0 + (odd ? gap / 2 : 0); x < x1 + gap; x += gap)
+      d += `M${x - 2.4} ${y}a2.4 2.4 0 1 0 4.8 0a2.4 2.4 0 1 0 -4.8 0`;
   }
   return d;
 }
@@ -93,13 +126,15 @@ function grain({ x0, y0, x1, y1 }: Box, gap: number): string {
 function stipple({ x0, y0, x1, y1 }: Box, gap: number): string {
   let d = '';
   let odd = 0;
-  for (let y = y0 + gap / 2; y < y1; y += gap, odd++) for (let x = x0 + ((odd * 7) % gap); x < x1; x += gap) d += `M${x} ${y}h0.8`;
+  for (let y = y0 + gap / 2; y < y1; y += gap, odd++)
+    for (let x = x0 + ((odd * 7) % gap); x < x1; x += gap) d += `M${x} ${y}h0.8`;
   return d;
 }
 
 function stones({ x0, y0, x1, y1 }: Box, gap: number): string {
   let d = '';
   let odd = 0;
-  for (let y = y0 + gap / 2; y < y1; y += gap, odd++) for (let x = x0 + 6 + ((odd * 11) % gap); x < x1; x += gap) d += `M${x} ${y}l5 -3l1 6z`;
+  for (let y = y0 + gap / 2; y < y1; y += gap, odd++)
+    for (let x = x0 + 6 + ((odd * 11) % gap); x < x1; x += gap) d += `M${x} ${y}l5 -3l1 6z`;
   return d;
 }

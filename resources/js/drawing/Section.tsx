@@ -25,22 +25,49 @@ interface Props {
 }
 
 /** A wall or roof cut through, to scale, inside on the left: hatches, threads, temperature and dew point over it. */
-export function Section({ assembly, figures, materials, units, thread = null, selected = null, onSelect, onKeyDown, onMove }: Props) {
+export function Section({
+  assembly,
+  figures,
+  materials,
+  units,
+  thread = null,
+  selected = null,
+  onSelect,
+  onKeyDown,
+  onMove,
+}: Props) {
   const { left, right, top, bottom, height } = SECTION;
   const svg = useRef<SVGSVGElement>(null);
   const width = useDrawnWidth(svg, SECTION.width, 340);
   const layers = assembly.layers;
-  const { edges, thickened } = placeLayers(layers.map((l) => l.thickness_mm), width - left - right);
+  const { edges, thickened } = placeLayers(
+    layers.map((l) => l.thickness_mm),
+    width - left - right,
+  );
   const x = (edge: number) => left + (edges[edge] ?? 0);
   const middle = (i: number) => (x(i) + x(i + 1)) / 2;
-  const labels = spread(layers.map((_, i) => middle(i)), Math.min(92, (width - 20) / Math.max(1, layers.length)), 46, width - 46);
+  const labels = spread(
+    layers.map((_, i) => middle(i)),
+    Math.min(92, (width - 20) / Math.max(1, layers.length)),
+    46,
+    width - 46,
+  );
   const profile = figures?.profiles[0];
   const temperatures = profile?.interfaces.flatMap((p) => [p.temperature_c, p.dew_point_c]) ?? [];
-  const [low, high] = temperatures.length === 0 ? [0, 1] : [Math.min(...temperatures, profile?.outdoor_c ?? 0) - 2, Math.max(...temperatures, profile?.indoor_c ?? 0) + 2];
+  const [low, high] =
+    temperatures.length === 0
+      ? [0, 1]
+      : [Math.min(...temperatures, profile?.outdoor_c ?? 0) - 2, Math.max(...temperatures, profile?.indoor_c ?? 0) + 2];
   const y = (celsius: number) => bottom - ((celsius - low) / (high - low)) * (bottom - top);
   const step = niceStep(high - low, 4);
-  const ticks = profile ? Array.from({ length: Math.floor(high / step) - Math.ceil(low / step) + 1 }, (_, i) => (Math.ceil(low / step) + i) * step) : [];
-  const line = (key: 'temperature_c' | 'dew_point_c') => profile?.interfaces.map((p, i) => `${x(i)},${y(p[key])}`).join(' ');
+  const ticks = profile
+    ? Array.from(
+        { length: Math.floor(high / step) - Math.ceil(low / step) + 1 },
+        (_, i) => (Math.ceil(low / step) + i) * step,
+      )
+    : [];
+  const line = (key: 'temperature_c' | 'dew_point_c') =>
+    profile?.interfaces.map((p, i) => `${x(i)},${y(p[key])}`).join(' ');
   const drag = useRef<{ from: number; x: number } | null>(null);
   const [over, setOver] = useState<{ from: number; to: number } | null>(null);
   /** The layer under the pointer while one is dragged; a hand that only trembles drags nothing. */
@@ -54,9 +81,33 @@ export function Section({ assembly, figures, materials, units, thread = null, se
   const faded = thread === null ? 1 : 0.28;
 
   return (
-    <svg ref={svg} viewBox={`0 0 ${width} ${height}`} className="block w-full" role="listbox" aria-label={`Section of ${assembly.name}, inside to outside`} data-drawing="section"
-      onPointerMove={onMove && ((event) => { const to = under(event); setOver(to === null || !drag.current ? null : { from: drag.current.from, to }); })} onPointerLeave={() => { drag.current = null; setOver(null); }}
-      onPointerUp={onMove && ((event) => { const [from, to] = [drag.current?.from, under(event)]; drag.current = null; setOver(null); if (from !== undefined && to !== null && to !== from) onMove(from, to); })}
+    <svg
+      ref={svg}
+      viewBox={`0 0 ${width} ${height}`}
+      className="block w-full"
+      role="listbox"
+      aria-label={`Section of ${assembly.name}, inside to outside`}
+      data-drawing="section"
+      onPointerMove={
+        onMove &&
+        ((event) => {
+          const to = under(event);
+          setOver(to === null || !drag.current ? null : { from: drag.current.from, to });
+        })
+      }
+      onPointerLeave={() => {
+        drag.current = null;
+        setOver(null);
+      }}
+      onPointerUp={
+        onMove &&
+        ((event) => {
+          const [from, to] = [drag.current?.from, under(event)];
+          drag.current = null;
+          setOver(null);
+          if (from !== undefined && to !== null && to !== from) onMove(from, to);
+        })
+      }
     >
       {layers.map((layer, i) => {
         const material = materials.get(layer.material);
@@ -66,64 +117,232 @@ export function Section({ assembly, figures, materials, units, thread = null, se
         const reckoned = figures?.layers[i]?.reckoned ?? true;
         return (
           <g
-            key={layer.id ?? i} role="option" aria-selected={selected === i} tabIndex={onSelect ? (selected === i || (selected === null && i === 0) ? 0 : -1) : undefined}
-            aria-label={`${name}, ${show(layer.thickness_mm, 'thickness', units)}${layer.controls?.length ? `, carries ${layer.controls.join(', ')}` : ''}`}
-            data-layer={layer.id} onPointerDown={(event) => { drag.current = { from: i, x: event.clientX }; }} onClick={() => onSelect?.(i)} onFocus={() => { if (selected !== i) onSelect?.(i); }} onKeyDown={(event) => onKeyDown?.(event, i)}
+            key={layer.id ?? i}
+            role="option"
+            aria-selected={selected === i}
+            tabIndex={onSelect ? (selected === i || (selected === null && i === 0) ? 0 : -1) : undefined}
+            aria-label={[
+              name,
+              show(layer.thickness_mm, 'thickness', units),
+              ...(layer.controls?.length ? [`carries ${layer.controls.join(', ')}`] : []),
+            ].join(', ')}
+            data-layer={layer.id}
+            onPointerDown={(event) => {
+              drag.current = { from: i, x: event.clientX };
+            }}
+            onClick={() => onSelect?.(i)}
+            onFocus={() => {
+              if (selected !== i) onSelect?.(i);
+            }}
+            onKeyDown={(event) => onKeyDown?.(event, i)}
             style={{ cursor: onSelect ? 'pointer' : undefined }}
           >
             <g opacity={thread !== null && !layer.controls?.includes(thread) ? faded : 1}>
-              <rect x={x(i)} y={top} width={w} height={bottom - top} fill={!reckoned ? '#f3f5f5' : thickened[i] ? '#7c8b8f' : '#fff'} />
-              {!thickened[i] && <Hatch x={x(i)} y={top} width={w} height={bottom - top} family={material?.family ?? ''} />}
-              {layer.framing && <FramingMark x={x(i)} y={bottom - 66} width={w} height={56} metal={materials.get(layer.framing.material)?.family === 'metal'} />}
+              <rect
+                x={x(i)}
+                y={top}
+                width={w}
+                height={bottom - top}
+                fill={!reckoned ? '#f3f5f5' : thickened[i] ? '#7c8b8f' : '#fff'}
+              />
+              {!thickened[i] && (
+                <Hatch x={x(i)} y={top} width={w} height={bottom - top} family={material?.family ?? ''} />
+              )}
+              {layer.framing && (
+                <FramingMark
+                  x={x(i)}
+                  y={bottom - 66}
+                  width={w}
+                  height={56}
+                  metal={materials.get(layer.framing.material)?.family === 'metal'}
+                />
+              )}
               {layer.air === 'ventilated' && <AirArrows x={middle(i)} y0={top} y1={bottom} />}
-              <rect x={x(i)} y={top} width={w} height={bottom - top} fill="none" stroke="var(--color-ink)" strokeWidth="1" strokeDasharray={reckoned ? undefined : '3 3'} />
-              {thickened[i] && <path d={`M${x(i) - 3} ${bottom - 22}l${w + 6} -7m${-w - 6} 12l${w + 6} -7`} stroke="#fff" strokeWidth="2.4" />}
-              {thickened[i] && <path d={`M${x(i) - 3} ${bottom - 22}l${w + 6} -7m${-w - 6} 12l${w + 6} -7`} stroke="var(--color-ink)" strokeWidth="0.8" />}
+              <rect
+                x={x(i)}
+                y={top}
+                width={w}
+                height={bottom - top}
+                fill="none"
+                stroke="var(--color-ink)"
+                strokeWidth="1"
+                strokeDasharray={reckoned ? undefined : '3 3'}
+              />
+              {thickened[i] && (
+                <path
+                  d={`M${x(i) - 3} ${bottom - 22}l${w + 6} -7m${-w - 6} 12l${w + 6} -7`}
+                  stroke="#fff"
+                  strokeWidth="2.4"
+                />
+              )}
+              {thickened[i] && (
+                <path
+                  d={`M${x(i) - 3} ${bottom - 22}l${w + 6} -7m${-w - 6} 12l${w + 6} -7`}
+                  stroke="var(--color-ink)"
+                  strokeWidth="0.8"
+                />
+              )}
             </g>
             <rect x={middle(i) - hit / 2} y={top} width={hit} height={bottom - top} fill="transparent" data-hit={i} />
           </g>
         );
       })}
-      {/* Their names stand outside of them: shortened where there is little room, they are not what a layer is called. */}
+      {/* Their names stand outside: shortened where there is little room, they are not what a layer is called. */}
       {layers.map((layer, i) => (
         <g key={`n${layer.id ?? i}`} aria-hidden="true" style={{ cursor: 'pointer' }} onClick={() => onSelect?.(i)}>
-          <path d={`M${labels[i]} 40V50L${middle(i)} ${top - 2}`} fill="none" stroke="var(--color-faint)" strokeWidth="0.8" />
-          <Label x={labels[i] ?? 0} name={materials.get(layer.material)?.name ?? layer.material} strong={selected === i} room={Math.min(92, (width - 20) / Math.max(1, layers.length))} />
+          <path
+            d={`M${labels[i]} 40V50L${middle(i)} ${top - 2}`}
+            fill="none"
+            stroke="var(--color-faint)"
+            strokeWidth="0.8"
+          />
+          <Label
+            x={labels[i] ?? 0}
+            name={materials.get(layer.material)?.name ?? layer.material}
+            strong={selected === i}
+            room={Math.min(92, (width - 20) / Math.max(1, layers.length))}
+          />
         </g>
       ))}
-      {selected !== null && selected < layers.length && <rect x={x(selected) - 1.5} y={top - 1.5} width={x(selected + 1) - x(selected) + 3} height={bottom - top + 3} fill="none" stroke="var(--color-ink)" strokeWidth="3" pointerEvents="none" />}
-      {over !== null && over.to !== over.from && <path d={`M${over.to > over.from ? x(over.to + 1) : x(over.to)} ${top - 10}V${bottom + 10}`} stroke="var(--color-ink)" strokeWidth="5" pointerEvents="none" />}
+      {selected !== null && selected < layers.length && (
+        <rect
+          x={x(selected) - 1.5}
+          y={top - 1.5}
+          width={x(selected + 1) - x(selected) + 3}
+          height={bottom - top + 3}
+          fill="none"
+          stroke="var(--color-ink)"
+          strokeWidth="3"
+          pointerEvents="none"
+        />
+      )}
+      {over !== null && over.to !== over.from && (
+        <path
+          d={`M${over.to > over.from ? x(over.to + 1) : x(over.to)} ${top - 10}V${bottom + 10}`}
+          stroke="var(--color-ink)"
+          strokeWidth="5"
+          pointerEvents="none"
+        />
+      )}
       <g stroke="var(--color-ink)" strokeWidth="0.8" pointerEvents="none">
         <path d={`M${x(0)} ${bottom + 24}H${x(layers.length)}`} />
-        {edges.map((_, i) => <path key={i} d={`M${x(i)} ${bottom + 20}v8`} />)}
+        {edges.map((_, i) => (
+          <path key={i} d={`M${x(i)} ${bottom + 20}v8`} />
+        ))}
       </g>
       {profile && (
         <g pointerEvents="none" opacity={thread === null || thread === 'heat' || thread === 'vapour' ? 1 : faded}>
-          {ticks.map((t) => <Fragment key={t}><path d={`M${left - 6} ${y(t)}h6`} stroke="var(--color-ink)" strokeWidth="0.8" /><text x={left - 9} y={y(t) + 4} textAnchor="end" fontSize="11">{units === 'si' ? t : Math.round(t * 1.8 + 32)}</text></Fragment>)}
-          <text x={left - 9} y={top - 4} textAnchor="end" fontSize="11">{units === 'si' ? '°C' : '°F'}</text>
-          <polyline points={line('temperature_c')} fill="none" stroke="#fff" strokeWidth="5" /><polyline points={line('temperature_c')} fill="none" stroke="var(--color-ink)" strokeWidth="2" data-line="temperature" />
-          <polyline points={line('dew_point_c')} fill="none" stroke="#fff" strokeWidth="4" /><polyline points={line('dew_point_c')} fill="none" stroke="var(--color-ink)" strokeWidth="1.4" strokeDasharray="2 3" data-line="dew point" />
+          {ticks.map((t) => (
+            <Fragment key={t}>
+              <path d={`M${left - 6} ${y(t)}h6`} stroke="var(--color-ink)" strokeWidth="0.8" />
+              <text x={left - 9} y={y(t) + 4} textAnchor="end" fontSize="11">
+                {units === 'si' ? t : Math.round(t * 1.8 + 32)}
+              </text>
+            </Fragment>
+          ))}
+          <text x={left - 9} y={top - 4} textAnchor="end" fontSize="11">
+            {units === 'si' ? '°C' : '°F'}
+          </text>
+          <polyline points={line('temperature_c')} fill="none" stroke="#fff" strokeWidth="5" />
+          <polyline
+            points={line('temperature_c')}
+            fill="none"
+            stroke="var(--color-ink)"
+            strokeWidth="2"
+            data-line="temperature"
+          />
+          <polyline points={line('dew_point_c')} fill="none" stroke="#fff" strokeWidth="4" />
+          <polyline
+            points={line('dew_point_c')}
+            fill="none"
+            stroke="var(--color-ink)"
+            strokeWidth="1.4"
+            strokeDasharray="2 3"
+            data-line="dew point"
+          />
           {profile.condensation.map((c, i) => {
-            const at = c.interface !== undefined ? x(c.interface) : x(c.layer ?? 0) + ((c.depth_mm ?? 0) / (layers[c.layer ?? 0]?.thickness_mm ?? 1)) * (x((c.layer ?? 0) + 1) - x(c.layer ?? 0));
-            return <path key={i} d={`M${at} ${top + 8}c-4 6 -5 8 -5 10a5 5 0 0 0 10 0c0 -2 -1 -4 -5 -10z`} fill="var(--color-water)" stroke="#fff" />;
+            const at =
+              c.interface !== undefined
+                ? x(c.interface)
+                : x(c.layer ?? 0) +
+                  ((c.depth_mm ?? 0) / (layers[c.layer ?? 0]?.thickness_mm ?? 1)) *
+                    (x((c.layer ?? 0) + 1) - x(c.layer ?? 0));
+            return (
+              <path
+                key={i}
+                d={`M${at} ${top + 8}c-4 6 -5 8 -5 10a5 5 0 0 0 10 0c0 -2 -1 -4 -5 -10z`}
+                fill="var(--color-water)"
+                stroke="#fff"
+              />
+            );
           })}
         </g>
       )}
       <Threads layers={layers} x={x} thread={thread} />
-      {figures?.year && <WetMonths planes={figures.year.planes} at={(p) => (p.interface !== undefined ? x(p.interface) : x(p.layer ?? 0) + ((p.depth_mm ?? 0) / (layers[p.layer ?? 0]?.thickness_mm ?? 1)) * (x((p.layer ?? 0) + 1) - x(p.layer ?? 0)))} opacity={thread === null || thread === 'vapour' ? 1 : faded} />}
-      <g fontSize="11" fill="var(--color-faint)" stroke="var(--color-paper)" strokeWidth="4" paintOrder="stroke" pointerEvents="none">
-        <text x={x(0)} y={bottom + 42}>inside{profile ? ` ${show(profile.indoor_c, 'temperature', units)}` : ''} · {show(layers.reduce((s, l) => s + l.thickness_mm, 0), 'length', units)} overall{thickened.some(Boolean) && width >= ROOM_FOR_BOTH ? ' · broken layers thickened' : ''}</text>
-        <text x={x(layers.length)} y={bottom + 42} textAnchor="end">{profile && width >= ROOM_FOR_BOTH ? `coldest month ${show(profile.outdoor_c, 'temperature', units)} ` : ''}outside</text>
+      {figures?.year && (
+        <WetMonths
+          planes={figures.year.planes}
+          at={(p) =>
+            p.interface !== undefined
+              ? x(p.interface)
+              : x(p.layer ?? 0) +
+                ((p.depth_mm ?? 0) / (layers[p.layer ?? 0]?.thickness_mm ?? 1)) *
+                  (x((p.layer ?? 0) + 1) - x(p.layer ?? 0))
+          }
+          opacity={thread === null || thread === 'vapour' ? 1 : faded}
+        />
+      )}
+      <g
+        fontSize="11"
+        fill="var(--color-faint)"
+        stroke="var(--color-paper)"
+        strokeWidth="4"
+        paintOrder="stroke"
+        pointerEvents="none"
+      >
+        <text x={x(0)} y={bottom + 42}>
+          inside{profile ? ` ${show(profile.indoor_c, 'temperature', units)}` : ''} ·{' '}
+          {show(
+            layers.reduce((s, l) => s + l.thickness_mm, 0),
+            'length',
+            units,
+          )}{' '}
+          overall{thickened.some(Boolean) && width >= ROOM_FOR_BOTH ? ' · broken layers thickened' : ''}
+        </text>
+        <text x={x(layers.length)} y={bottom + 42} textAnchor="end">
+          {profile && width >= ROOM_FOR_BOTH ? `coldest month ${show(profile.outdoor_c, 'temperature', units)} ` : ''}
+          outside
+        </text>
         {layers.map((layer, i) => {
           const w = x(i + 1) - x(i);
           // A thread runs down the middle of the layer that carries it, so its figure stands beside.
           const beside = w > 60 && layer.controls?.some((c) => c !== 'heat') ? 22 : 0;
-          return !thickened[i] && w >= 26 && <text key={layer.id ?? i} x={middle(i) + beside} y={bottom + 17} textAnchor="middle" fontWeight={selected === i ? 700 : 400} fill="var(--color-ink)">{show(layer.thickness_mm, 'thickness', units).replace(' mm', '')}</text>;
+          return (
+            !thickened[i] &&
+            w >= 26 && (
+              <text
+                key={layer.id ?? i}
+                x={middle(i) + beside}
+                y={bottom + 17}
+                textAnchor="middle"
+                fontWeight={selected === i ? 700 : 400}
+                fill="var(--color-ink)"
+              >
+                {show(layer.thickness_mm, 'thickness', units).replace(' mm', '')}
+              </text>
+            )
+          );
         })}
-        {profile && <>
-          <text x={x(0) + 6} y={y(profile.interfaces[0]?.temperature_c ?? 0) + 17} fill="var(--color-ink)">temperature</text>
-          <text x={x(0) + 6} y={y(profile.interfaces[0]?.dew_point_c ?? 0) - 6} fill="var(--color-ink)">dew point</text>
-        </>}
+        {profile && (
+          <>
+            <text x={x(0) + 6} y={y(profile.interfaces[0]?.temperature_c ?? 0) + 17} fill="var(--color-ink)">
+              temperature
+            </text>
+            <text x={x(0) + 6} y={y(profile.interfaces[0]?.dew_point_c ?? 0) - 6} fill="var(--color-ink)">
+              dew point
+            </text>
+          </>
+        )}
       </g>
     </svg>
   );
@@ -135,17 +354,52 @@ function Label({ x, name, strong, room }: { x: number; name: string; strong: boo
   const rows = [''];
   for (const word of words) {
     const last = rows[rows.length - 1] ?? '';
-    if (last === '' || (last + ' ' + word).length <= most) rows[rows.length - 1] = last === '' ? word : `${last} ${word}`;
+    if (last === '' || (last + ' ' + word).length <= most)
+      rows[rows.length - 1] = last === '' ? word : `${last} ${word}`;
     else rows.push(word);
   }
   const shown = rows.slice(0, 3);
-  return <text x={x} textAnchor="middle" fontSize="11" fontWeight={strong ? 700 : 400} fill="var(--color-ink)">{shown.map((row, i) => <tspan key={row + i} x={x} y={36 - (shown.length - 1 - i) * 12}>{row.length > most + 2 ? `${row.slice(0, most)}…` : row}</tspan>)}</text>;
+  return (
+    <text x={x} textAnchor="middle" fontSize="11" fontWeight={strong ? 700 : 400} fill="var(--color-ink)">
+      {shown.map((row, i) => (
+        <tspan key={row + i} x={x} y={36 - (shown.length - 1 - i) * 12}>
+          {row.length > most + 2 ? `${row.slice(0, most)}…` : row}
+        </tspan>
+      ))}
+    </text>
+  );
 }
 
-function FramingMark({ x, y, width, height, metal }: { x: number; y: number; width: number; height: number; metal: boolean }) {
-  return metal
-    ? <path d={`M${x + width} ${y}H${x}V${y + height}H${x + width}`} fill="none" stroke="var(--color-ink)" strokeWidth="2" />
-    : <g><rect x={x} y={y} width={width} height={height} fill="#fff" stroke="var(--color-ink)" /><path d={`M${x} ${y}l${width} ${height}m0 ${-height}l${-width} ${height}`} stroke="var(--color-ink)" strokeWidth="0.8" /></g>;
+function FramingMark({
+  x,
+  y,
+  width,
+  height,
+  metal,
+}: {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+  metal: boolean;
+}) {
+  return metal ? (
+    <path
+      d={`M${x + width} ${y}H${x}V${y + height}H${x + width}`}
+      fill="none"
+      stroke="var(--color-ink)"
+      strokeWidth="2"
+    />
+  ) : (
+    <g>
+      <rect x={x} y={y} width={width} height={height} fill="#fff" stroke="var(--color-ink)" />
+      <path
+        d={`M${x} ${y}l${width} ${height}m0 ${-height}l${-width} ${height}`}
+        stroke="var(--color-ink)"
+        strokeWidth="0.8"
+      />
+    </g>
+  );
 }
 
 function AirArrows({ x, y0, y1 }: { x: number; y0: number; y1: number }) {
@@ -154,7 +408,10 @@ function AirArrows({ x, y0, y1 }: { x: number; y0: number; y1: number }) {
   return <path d={d} fill="none" stroke="var(--color-faint)" strokeWidth="1" />;
 }
 
-/** The year on the layers themselves: at each place that gets wet twelve cells from January, up where it gathers, down where it dries. */
+/**
+ * The year on the layers themselves: at each place that gets wet twelve cells from January, up where it gathers, down
+ * where it dries.
+ */
 function WetMonths({ planes, at, opacity }: { planes: Plane[]; at: (plane: Plane) => number; opacity: number }) {
   const { top, left, right, width } = SECTION;
   const worst = [...planes].sort((a, b) => b.peak_g_m2 - a.peak_g_m2).slice(0, 3);
@@ -168,15 +425,37 @@ function WetMonths({ planes, at, opacity }: { planes: Plane[]; at: (plane: Plane
         const base = top + 46 + k * 34;
         return (
           <g key={k}>
-            <rect x={x0 - 2} y={base - 15} width={12 * cell + 4} height="30" fill="#fff" stroke="var(--color-water)" strokeWidth="0.8" />
+            <rect
+              x={x0 - 2}
+              y={base - 15}
+              width={12 * cell + 4}
+              height="30"
+              fill="#fff"
+              stroke="var(--color-water)"
+              strokeWidth="0.8"
+            />
             <path d={`M${px} ${base - 15}v-5M${px} ${base + 15}v5`} stroke="var(--color-water)" strokeWidth="1.6" />
             <path d={`M${x0} ${base}h${12 * cell}`} stroke="var(--color-ink)" strokeWidth="0.6" />
             {plane.months.map((m) => {
               const h = (Math.abs(m.condensation_g_m2) / most) * 12;
               const x = x0 + (m.month - 1) * cell;
-              return h > 0.3 && (m.condensation_g_m2 > 0
-                ? <rect key={m.month} x={x + 1} y={base - h} width={cell - 2} height={h} fill="var(--color-water)" />
-                : <rect key={m.month} x={x + 1.5} y={base} width={cell - 3} height={h} fill="#fff" stroke="var(--color-water)" strokeWidth="0.9" />);
+              return (
+                h > 0.3 &&
+                (m.condensation_g_m2 > 0 ? (
+                  <rect key={m.month} x={x + 1} y={base - h} width={cell - 2} height={h} fill="var(--color-water)" />
+                ) : (
+                  <rect
+                    key={m.month}
+                    x={x + 1.5}
+                    y={base}
+                    width={cell - 3}
+                    height={h}
+                    fill="#fff"
+                    stroke="var(--color-water)"
+                    strokeWidth="0.9"
+                  />
+                ))
+              );
             })}
           </g>
         );
@@ -186,18 +465,34 @@ function WetMonths({ planes, at, opacity }: { planes: Plane[]; at: (plane: Plane
 }
 
 /** Threads run down through the layer that carries them into lanes below, each with its letter; heat lies as a band. */
-function Threads({ layers, x, thread }: { layers: Assembly['layers']; x: (edge: number) => number; thread: Control | null }) {
+function Threads({
+  layers,
+  x,
+  thread,
+}: {
+  layers: Assembly['layers'];
+  x: (edge: number) => number;
+  thread: Control | null;
+}) {
   const { top, bottom } = SECTION;
   const lane = bottom + 56;
   const marks: { control: Control; at: number; from?: number; to?: number }[] = [];
   layers.forEach((layer, i) => {
     const carried = THREADS.filter((t) => layer.controls?.includes(t.control));
     const lines = carried.filter((t) => t.control !== 'heat');
-    lines.forEach((t, k) => marks.push({ control: t.control, at: (x(i) + x(i + 1)) / 2 + (k - (lines.length - 1) / 2) * 6 }));
-    if (carried.some((t) => t.control === 'heat')) marks.push({ control: 'heat', at: (x(i) + x(i + 1)) / 2, from: x(i) + 2, to: x(i + 1) - 2 });
+    lines.forEach((t, k) =>
+      marks.push({ control: t.control, at: (x(i) + x(i + 1)) / 2 + (k - (lines.length - 1) / 2) * 6 }),
+    );
+    if (carried.some((t) => t.control === 'heat'))
+      marks.push({ control: 'heat', at: (x(i) + x(i + 1)) / 2, from: x(i) + 2, to: x(i + 1) - 2 });
   });
   marks.sort((a, b) => a.at - b.at);
-  const at = spread(marks.map((m) => m.at), 24, 20, SECTION.width - 20);
+  const at = spread(
+    marks.map((m) => m.at),
+    24,
+    20,
+    SECTION.width - 20,
+  );
   return (
     <g pointerEvents="none">
       {marks.map((mark, i) => {
@@ -205,12 +500,32 @@ function Threads({ layers, x, thread }: { layers: Assembly['layers']; x: (edge: 
         if (!t) return null;
         const bx = at[i] ?? 0;
         return (
-          <g key={`${mark.control}${i}`} opacity={thread === null || thread === mark.control ? 1 : 0.2} data-thread={mark.control}>
-            {mark.from !== undefined
-              ? <path d={`M${mark.from} ${lane - 2}H${mark.to}`} stroke={t.colour} strokeWidth={t.width} strokeDasharray={t.dash} />
-              : <path d={`M${mark.at} ${top - 4}V${lane - 6}L${bx} ${lane + 4}`} fill="none" stroke={t.colour} strokeWidth={t.width} strokeDasharray={t.dash} strokeLinecap={t.control === 'vapour' ? 'round' : 'butt'} />}
+          <g
+            key={`${mark.control}${i}`}
+            opacity={thread === null || thread === mark.control ? 1 : 0.2}
+            data-thread={mark.control}
+          >
+            {mark.from !== undefined ? (
+              <path
+                d={`M${mark.from} ${lane - 2}H${mark.to}`}
+                stroke={t.colour}
+                strokeWidth={t.width}
+                strokeDasharray={t.dash}
+              />
+            ) : (
+              <path
+                d={`M${mark.at} ${top - 4}V${lane - 6}L${bx} ${lane + 4}`}
+                fill="none"
+                stroke={t.colour}
+                strokeWidth={t.width}
+                strokeDasharray={t.dash}
+                strokeLinecap={t.control === 'vapour' ? 'round' : 'butt'}
+              />
+            )}
             <path d={`M${bx} ${lane + 2}l12 12l-12 12l-12 -12z`} fill="#fff" stroke={t.colour} strokeWidth="1.6" />
-            <text x={bx} y={lane + 18} textAnchor="middle" fontSize="11" fontWeight="700" fill={t.colour}>{t.letter}</text>
+            <text x={bx} y={lane + 18} textAnchor="middle" fontSize="11" fontWeight="700" fill={t.colour}>
+              {t.letter}
+            </text>
           </g>
         );
       })}

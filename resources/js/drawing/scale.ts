@@ -11,7 +11,9 @@ export function placeLayers(sizes: number[], width: number): { edges: number[]; 
     perMm = total > 0 ? room / total : 0;
     const more = sizes.findIndex((size, i) => !thickened[i] && size * perMm < THINNEST);
     if (more < 0) break;
-    sizes.forEach((size, i) => { if (size * perMm < THINNEST) thickened[i] = true; });
+    sizes.forEach((size, i) => {
+      if (size * perMm < THINNEST) thickened[i] = true;
+    });
   }
   const edges = [0];
   sizes.forEach((size, i) => edges.push((edges[i] ?? 0) + (thickened[i] ? THINNEST : size * perMm)));
@@ -22,7 +24,8 @@ export function placeLayers(sizes: number[], width: number): { edges: number[]; 
 export function spread(wanted: number[], gap: number, least: number, most: number): number[] {
   const at = [...wanted];
   for (let i = 0; i < at.length; i++) at[i] = Math.max(at[i] ?? 0, i === 0 ? least : (at[i - 1] ?? 0) + gap);
-  for (let i = at.length - 1; i >= 0; i--) at[i] = Math.min(at[i] ?? 0, i === at.length - 1 ? most : (at[i + 1] ?? 0) - gap);
+  for (let i = at.length - 1; i >= 0; i--)
+    at[i] = Math.min(at[i] ?? 0, i === at.length - 1 ? most : (at[i + 1] ?? 0) - gap);
   return at;
 }
 

@@ -2,13 +2,18 @@ const CAPTION = 44;
 const SCALE = 10;
 
 /**
- * A drawing of the screen as a file of its own: the colours of the style sheet written out, the text in its font, a caption, and drawn
- * at 1:10 where the drawing says how many millimetres one of its units stands for (`data-mm`).
+ * A drawing of the screen as a file of its own: the colours of the style sheet written out, the text in its font, a
+ * caption, and drawn at 1:10 where the drawing says how many millimetres one of its units stands for (`data-mm`).
  */
 export function standAlone(drawing: SVGSVGElement, title: string): string {
   const style = getComputedStyle(drawing);
   const copy = drawing.cloneNode(true) as SVGSVGElement;
-  const [x, y, width, height] = (drawing.getAttribute('viewBox') ?? '0 0 0 0').split(' ').map(Number) as [number, number, number, number];
+  const [x, y, width, height] = (drawing.getAttribute('viewBox') ?? '0 0 0 0').split(' ').map(Number) as [
+    number,
+    number,
+    number,
+    number,
+  ];
   const mm = Number(drawing.dataset.mm ?? 0);
   copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
   copy.setAttribute('viewBox', `${x} ${y} ${width} ${height + CAPTION}`);

@@ -4,8 +4,23 @@ import { inOrder } from './Unfolded';
 import { projection } from './Oblique';
 import { unfold } from './unfold';
 
-const opening = { id: 'o', title: 'O', pieces: [], opening: { width_mm: 900, height_mm: 1200, depth_mm: 140, margin_mm: 500 } } as unknown as Detail;
-const roof = { id: 'd', title: 'D', pieces: [], facets: { roof: { u: [0, 1000], v: [0, 500] }, wall: { u: [0, 1000], v: [0, 800] }, plate: { u: [0, 1000], v: [0, 140] } }, folds: [{ from: 'roof', to: 'wall', at_v: 800 }] } as unknown as Detail;
+const opening = {
+  id: 'o',
+  title: 'O',
+  pieces: [],
+  opening: { width_mm: 900, height_mm: 1200, depth_mm: 140, margin_mm: 500 },
+} as unknown as Detail;
+const roof = {
+  id: 'd',
+  title: 'D',
+  pieces: [],
+  facets: {
+    roof: { u: [0, 1000], v: [0, 500] },
+    wall: { u: [0, 1000], v: [0, 800] },
+    plate: { u: [0, 1000], v: [0, 140] },
+  },
+  folds: [{ from: 'roof', to: 'wall', at_v: 800 }],
+} as unknown as Detail;
 
 describe('an opening', () => {
   const flat = unfold(opening);
@@ -51,7 +66,11 @@ describe('any other detail', () => {
     expect(flat.bounds).toEqual([0, -1500, 1000, 0]);
   });
   it('puts a facet that no fold leads to below, and beside once the others stand the taller', () => {
-    const alone = (width: number) => unfold({ facets: { one: { u: [0, width], v: [0, 1000] }, other: { u: [-50, 150], v: [0, 400] } }, folds: [] } as unknown as Detail);
+    const alone = (width: number) =>
+      unfold({
+        facets: { one: { u: [0, width], v: [0, 1000] }, other: { u: [-50, 150], v: [0, 400] } },
+        folds: [],
+      } as unknown as Detail);
     expect(alone(800).onSheet('other', [-50, 0, 150, 400])).toEqual([-50, -1460, 150, -1060]);
     expect(alone(300).onSheet('other', [-50, 0, 150, 400])).toEqual([360, -400, 560, 0]);
   });
@@ -62,8 +81,24 @@ describe('any other detail', () => {
 });
 
 it('draws what is tucked under a piece beneath it, and the rest by its step', () => {
-  const piece = (id: string, step: number, more: object = {}) => ({ id, kind: 'sheet', material: 'x', step, patches: [{ id: `${id}.1`, facet: 'wall', rect: [0, 0, 1, 1] }], ...more });
-  const detail = { ...roof, pieces: [piece('a', 1), piece('roof', 2), piece('b', 4), piece('c', 3, { under: 'roof' }), piece('d', 5, { under: 'elsewhere' })] } as unknown as Detail;
+  const piece = (id: string, step: number, more: object = {}) => ({
+    id,
+    kind: 'sheet',
+    material: 'x',
+    step,
+    patches: [{ id: `${id}.1`, facet: 'wall', rect: [0, 0, 1, 1] }],
+    ...more,
+  });
+  const detail = {
+    ...roof,
+    pieces: [
+      piece('a', 1),
+      piece('roof', 2),
+      piece('b', 4),
+      piece('c', 3, { under: 'roof' }),
+      piece('d', 5, { under: 'elsewhere' }),
+    ],
+  } as unknown as Detail;
   expect(inOrder(detail, 9).map((l) => l.piece.id)).toEqual(['a', 'c', 'roof', 'b', 'd']);
   expect(inOrder(detail, 2).map((l) => l.piece.id)).toEqual(['a', 'roof']);
 });

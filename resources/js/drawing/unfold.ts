@@ -26,7 +26,10 @@ const GAP = 60;
 /** Whether a facet belongs to the outer of two planes. */
 export const onBoard = (facet: string) => facet === 'outer-face' || facet.startsWith('reveal-');
 
-/** A detail laid flat: an opening with its returns turned into the hole, any other with its facets one under the other as the water passes them. */
+/**
+ * A detail laid flat: an opening with its returns turned into the hole, any other with its facets one under the other
+ * as the water passes them.
+ */
 export function unfold(detail: Detail): Unfolding {
   const facets = detail.opening ? ofOpening(detail.opening) : inARow(detail);
   const onSheet = (facet: string, [a, b, c, d]: Box): Box => {
@@ -37,8 +40,21 @@ export function unfold(detail: Detail): Unfolding {
     return [Math.min(...x), Math.min(...y), Math.max(...x), Math.max(...y)];
   };
   const placed = Object.entries(facets).map(([name, f]) => onSheet(name, f.extent));
-  const bounds: Box = [Math.min(...placed.map((b) => b[0])), Math.min(...placed.map((b) => b[1])), Math.max(...placed.map((b) => b[2])), Math.max(...placed.map((b) => b[3]))];
-  return { bounds, facets, onSheet, along: (facet, du, dv) => { const f = facets[facet]; return f ? [du / f.du, dv / f.dv] : [0, 0]; } };
+  const bounds: Box = [
+    Math.min(...placed.map((b) => b[0])),
+    Math.min(...placed.map((b) => b[1])),
+    Math.max(...placed.map((b) => b[2])),
+    Math.max(...placed.map((b) => b[3])),
+  ];
+  return {
+    bounds,
+    facets,
+    onSheet,
+    along: (facet, du, dv) => {
+      const f = facets[facet];
+      return f ? [du / f.du, dv / f.dv] : [0, 0];
+    },
+  };
 }
 
 type Opening = NonNullable<Detail['opening']>;
@@ -56,7 +72,9 @@ export interface Plane {
 /** The sheathing, and beside it, where a thick board lies over that, the board's outer face. */
 export function planes({ width_mm: W, depth_mm, margin_mm: M, outer_board_mm }: Opening): Plane[] {
   const inner = { face: 'face', prefix: '', depth: depth_mm, at: 0 };
-  return outer_board_mm ? [inner, { face: 'outer-face', prefix: 'reveal-', depth: outer_board_mm, at: W + 2 * M + GAP }] : [inner];
+  return outer_board_mm
+    ? [inner, { face: 'outer-face', prefix: 'reveal-', depth: outer_board_mm, at: W + 2 * M + GAP }]
+    : [inner];
 }
 
 /** Returns deeper than half the hole would lie over each other, so they are drawn short. */
@@ -76,7 +94,10 @@ function ofOpening(opening: Opening): Record<string, Place> {
   return facets;
 }
 
-/** Facets under the one their water comes from, touching where nothing of them lies above the arris; those no fold leads to stand below, or beside where that is already the taller. */
+/**
+ * Facets under the one their water comes from, touching where nothing of them lies above the arris; those no fold leads
+ * to stand below, or beside where that is already the taller.
+ */
 function inARow(detail: Detail): Record<string, Place> {
   const placed: Record<string, Place> = {};
   let [lowest, left, right] = [0, 0, 0];

@@ -2,7 +2,8 @@
  * Reads what a practitioner types into a quantity field. The rules are those of core/src/Quantity/QuantityReader.php,
  * here because a field must answer while it is being typed; tests/shared/quantities.json holds both to one table.
  */
-export type Dimension = 'length' | 'thickness' | 'temperature' | 'percent' | 'permeance' | 'resistance' | 'per-area' | 'pressure';
+export type Dimension =
+  'length' | 'thickness' | 'temperature' | 'percent' | 'permeance' | 'resistance' | 'per-area' | 'pressure';
 
 export type Read = { value: number } | { why: string };
 
@@ -14,7 +15,18 @@ export const PA_PER_PSF = 47.88026;
 export const FT2_PER_M2 = 10.763910416709722;
 
 const LENGTHS: Record<string, number> = {
-  mm: 1, cm: 10, m: 1000, in: MM_PER_INCH, inch: MM_PER_INCH, inches: MM_PER_INCH, '"': MM_PER_INCH, ft: MM_PER_FOOT, "'": MM_PER_FOOT, mil: 0.0254, mils: 0.0254, um: 0.001,
+  mm: 1,
+  cm: 10,
+  m: 1000,
+  in: MM_PER_INCH,
+  inch: MM_PER_INCH,
+  inches: MM_PER_INCH,
+  '"': MM_PER_INCH,
+  ft: MM_PER_FOOT,
+  "'": MM_PER_FOOT,
+  mil: 0.0254,
+  mils: 0.0254,
+  um: 0.001,
 };
 
 const UNITS: Record<Dimension, Record<string, number>> = {
@@ -40,18 +52,37 @@ const EXPECTED: Record<Dimension, string> = {
 };
 
 const USUAL: Record<Dimension, [si: string, us: string]> = {
-  length: ['mm', 'in'], thickness: ['mm', 'in'], temperature: ['c', 'f'], percent: ['%', '%'], permeance: ['ng', 'perm'], resistance: ['rsi', 'r'], 'per-area': ['/m2', '/ft2'], pressure: ['pa', 'psf'],
+  length: ['mm', 'in'],
+  thickness: ['mm', 'in'],
+  temperature: ['c', 'f'],
+  percent: ['%', '%'],
+  permeance: ['ng', 'perm'],
+  resistance: ['rsi', 'r'],
+  'per-area': ['/m2', '/ft2'],
+  pressure: ['pa', 'psf'],
 };
 
 const PLAIN: [RegExp, string][] = [
-  [/“|”|″|''/g, '"'], [/’|′/g, "'"], [/−|–/g, '-'], [/°/g, ''], [/µ|μ/g, 'u'],
-  [/½/g, ' 1/2'], [/¼/g, ' 1/4'], [/¾/g, ' 3/4'], [/⅛/g, ' 1/8'], [/⅜/g, ' 3/8'], [/⅝/g, ' 5/8'], [/⅞/g, ' 7/8'],
+  [/“|”|″|''/g, '"'],
+  [/’|′/g, "'"],
+  [/−|–/g, '-'],
+  [/°/g, ''],
+  [/µ|μ/g, 'u'],
+  [/½/g, ' 1/2'],
+  [/¼/g, ' 1/4'],
+  [/¾/g, ' 3/4'],
+  [/⅛/g, ' 1/8'],
+  [/⅜/g, ' 3/8'],
+  [/⅝/g, ' 5/8'],
+  [/⅞/g, ' 7/8'],
 ];
 
 /** @param conductivity W/(m·K) of the material, for `R-10` in a thickness */
 export function readQuantity(typed: string, dimension: Dimension, units: 'si' | 'us', conductivity?: number): Read {
   const why = (expected: string): Read => ({ why: `“${typed}” is not understood; write ${expected}` });
-  let text = PLAIN.reduce((t, [from, to]) => t.replace(from, to), typed.trim().toLowerCase()).replace(/\s+/g, ' ').trim();
+  let text = PLAIN.reduce((t, [from, to]) => t.replace(from, to), typed.trim().toLowerCase())
+    .replace(/\s+/g, ' ')
+    .trim();
   const resistance = text.match(/^(rsi|r)[ -]?(.+)$/);
   if (resistance && dimension === 'thickness') {
     if (conductivity === undefined) return why('a thickness: this material has no conductivity to reckon one from');
@@ -64,7 +95,9 @@ export function readQuantity(typed: string, dimension: Dimension, units: 'si' | 
     const both = text.match(/^([\d.]+) ?(?:ft|')[ -]?(.+?) ?(?:in|"|inch|inches)$/);
     if (both) {
       const [feet, inches] = [readNumber(both[1] ?? ''), readNumber(both[2] ?? '')];
-      return typeof feet === 'number' && typeof inches === 'number' ? { value: feet * MM_PER_FOOT + inches * MM_PER_INCH } : why(EXPECTED[dimension]);
+      return typeof feet === 'number' && typeof inches === 'number'
+        ? { value: feet * MM_PER_FOOT + inches * MM_PER_INCH }
+        : why(EXPECTED[dimension]);
     }
   }
   const parts = text.match(/^([-+]?(?:\d+[ -])?\d+\/\d+|[-+]?\d+(?:[.,]\d*)?|[-+]?\.\d+) ?(.*)$/);

@@ -8,8 +8,16 @@ import shared from '../../../tests/shared/quantities.json';
 
 describe('a stored figure as it is shown', () => {
   it.each([
-    [38.1, 'length', '38.1 mm', '1-1/2 in'], [9.525, 'length', '9.53 mm', '3/8 in'], [1.2192, 'thickness', '1.22 mm', '48 mil'], [150, 'length', '150 mm', '5.91 in'], [1384.3, 'length', '1384.3 mm', '54-1/2 in'],
-    [-12, 'temperature', '−12.0 °C', '10 °F'], [1.7611018, 'resistance', '1.76 m²K/W', 'R-10.0'], [57.2135, 'permeance', '57 ng', '1.00 perm'], [0.25, 'u', '0.250 W/m²K', '0.044 Btu/h·ft²·°F'], [127, 'water', '127 g/m²', '0.416 oz/ft²'],
+    [38.1, 'length', '38.1 mm', '1-1/2 in'],
+    [9.525, 'length', '9.53 mm', '3/8 in'],
+    [1.2192, 'thickness', '1.22 mm', '48 mil'],
+    [150, 'length', '150 mm', '5.91 in'],
+    [1384.3, 'length', '1384.3 mm', '54-1/2 in'],
+    [-12, 'temperature', '−12.0 °C', '10 °F'],
+    [1.7611018, 'resistance', '1.76 m²K/W', 'R-10.0'],
+    [57.2135, 'permeance', '57 ng', '1.00 perm'],
+    [0.25, 'u', '0.250 W/m²K', '0.044 Btu/h·ft²·°F'],
+    [127, 'water', '127 g/m²', '0.416 oz/ft²'],
   ] as const)('%d as %s', (value, dimension, si, us) => {
     expect(show(value, dimension, 'si')).toBe(si);
     expect(show(value, dimension, 'us')).toBe(us);
@@ -53,7 +61,13 @@ describe('layers on a section', () => {
 });
 
 describe('a reading against its bound, as the server judges it', () => {
-  it.each([[75, 'pass'], [74.9, 'caution'], [37.5, 'caution'], [37.4, 'fail'], [0, 'fail']] as const)('%d of 75 mm: %s', (value, severity) => {
+  it.each([
+    [75, 'pass'],
+    [74.9, 'caution'],
+    [37.5, 'caution'],
+    [37.4, 'fail'],
+    [0, 'fail'],
+  ] as const)('%d of 75 mm: %s', (value, severity) => {
     expect(judge(value, 75)).toBe(severity);
   });
 });
@@ -61,6 +75,11 @@ describe('a reading against its bound, as the server judges it', () => {
 describe('a drawing that leaves the page', () => {
   it('has its colours written out, and what nobody defined in the colour of the text', () => {
     const ink = (name: string) => (name === '--color-ink' ? '#101418' : '');
-    expect(writtenOut('<path stroke="var(--color-ink)" fill="var(--color-gone)"/><rect fill="#fff" stroke="var(--color-ink)"/>', ink)).toBe('<path stroke="#101418" fill="currentColor"/><rect fill="#fff" stroke="#101418"/>');
+    expect(
+      writtenOut(
+        '<path stroke="var(--color-ink)" fill="var(--color-gone)"/><rect fill="#fff" stroke="var(--color-ink)"/>',
+        ink,
+      ),
+    ).toBe('<path stroke="#101418" fill="currentColor"/><rect fill="#fff" stroke="#101418"/>');
   });
 });

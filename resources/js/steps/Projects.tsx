@@ -6,7 +6,10 @@ import { useMe } from '../api/hooks';
 import { Mark } from '../ui/Mark';
 
 export function Projects() {
-  const projects = useQuery({ queryKey: ['projects'], queryFn: () => get<{ id: string; name: string; updated: string }[]>('/projects') });
+  const projects = useQuery({
+    queryKey: ['projects'],
+    queryFn: () => get<{ id: string; name: string; updated: string }[]>('/projects'),
+  });
   const me = useMe();
   const navigate = useNavigate();
   const client = useQueryClient();
@@ -39,22 +42,61 @@ export function Projects() {
 
   return (
     <main className="mx-auto mt-[8vh] max-w-[44rem] px-6">
-      <h1 className="mb-6 text-lg font-bold"><Mark /> Apron</h1>
+      <h1 className="mb-6 text-lg font-bold">
+        <Mark /> Apron
+      </h1>
       <h2 className="border-b border-ink pb-1 font-bold">Projects</h2>
-      <ul>{projects.data?.map((p) => <li key={p.id} className="flex justify-between border-b border-hair py-2"><Link className="link font-semibold" to={`/p/${p.id}/brief`}>{p.name}</Link><span className="text-faint">{p.updated.slice(0, 10)}</span></li>)}</ul>
-      {projects.data?.length === 0 && <p className="py-3">No project yet. Begin one below, or bring a project file in.</p>}
+      <ul>
+        {projects.data?.map((p) => (
+          <li key={p.id} className="flex justify-between border-b border-hair py-2">
+            <Link className="link font-semibold" to={`/p/${p.id}/brief`}>
+              {p.name}
+            </Link>
+            <span className="text-faint">{p.updated.slice(0, 10)}</span>
+          </li>
+        ))}
+      </ul>
+      {projects.data?.length === 0 && (
+        <p className="py-3">No project yet. Begin one below, or bring a project file in.</p>
+      )}
       {consultant && (
         <>
           <form onSubmit={create} className="mt-6 flex items-end gap-3">
-            <label className="grid grow">A new project<input name="name" required maxLength={200} value={name} onChange={(e) => setName(e.target.value)} /></label>
-            <label className="grid">Units<select value={units} onChange={(e) => setUnits(e.target.value)}><option value="si">mm, °C, W/m²K</option><option value="us">in, °F, R</option></select></label>
+            <label className="grid grow">
+              A new project
+              <input name="name" required maxLength={200} value={name} onChange={(e) => setName(e.target.value)} />
+            </label>
+            <label className="grid">
+              Units
+              <select value={units} onChange={(e) => setUnits(e.target.value)}>
+                <option value="si">mm, °C, W/m²K</option>
+                <option value="us">in, °F, R</option>
+              </select>
+            </label>
             <button className="act">Begin</button>
           </form>
-          <label className="mt-4 block">Bring in a project file, JSON or ZIP<br /><input ref={file} type="file" name="file" accept=".json,.zip" onChange={(e) => bring(e.target.files?.[0])} /></label>
+          <label className="mt-4 block">
+            Bring in a project file, JSON or ZIP
+            <br />
+            <input
+              ref={file}
+              type="file"
+              name="file"
+              accept=".json,.zip"
+              onChange={(e) => bring(e.target.files?.[0])}
+            />
+          </label>
         </>
       )}
-      {why && <p role="alert" className="mt-3 whitespace-pre-line text-fail">{why}</p>}
-      <p className="mt-10 text-[11px] text-faint">Apron says what it computed and against what. It approves nothing: local code, the makers’ instructions and licensed practice decide. Structure and fire go to the licensed designer.</p>
+      {why && (
+        <p role="alert" className="mt-3 whitespace-pre-line text-fail">
+          {why}
+        </p>
+      )}
+      <p className="mt-10 text-[11px] text-faint">
+        Apron says what it computed and against what. It approves nothing: local code, the makers’ instructions and
+        licensed practice decide. Structure and fire go to the licensed designer.
+      </p>
     </main>
   );
 }

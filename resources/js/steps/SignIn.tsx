@@ -17,12 +17,40 @@ export function SignIn() {
   };
   return (
     <main className="mx-auto mt-[16vh] w-[22rem] border border-ink p-6">
-      <h1 className="mb-1 text-lg font-bold"><Mark /> Apron</h1>
-      <p className="mb-4 text-faint">Control layers of walls and roofs insulated on the outside: specified, checked, inspected.</p>
+      <h1 className="mb-1 text-lg font-bold">
+        <Mark /> Apron
+      </h1>
+      <p className="mb-4 text-faint">
+        Control layers of walls and roofs insulated on the outside: specified, checked, inspected.
+      </p>
       <form onSubmit={(event) => void submit(event)} className="grid gap-3">
-        <label className="grid">Address<input type="email" name="email" autoComplete="username" required value={email} onChange={(e) => setEmail(e.target.value)} /></label>
-        <label className="grid">Password<input type="password" name="password" autoComplete="current-password" required value={password} onChange={(e) => setPassword(e.target.value)} /></label>
-        {why && <p role="alert" className="text-fail">{why}</p>}
+        <label className="grid">
+          Address
+          <input
+            type="email"
+            name="email"
+            autoComplete="username"
+            required
+            value={email}
+            onChange={(e) => setEmail(e.target.value)}
+          />
+        </label>
+        <label className="grid">
+          Password
+          <input
+            type="password"
+            name="password"
+            autoComplete="current-password"
+            required
+            value={password}
+            onChange={(e) => setPassword(e.target.value)}
+          />
+        </label>
+        {why && (
+          <p role="alert" className="text-fail">
+            {why}
+          </p>
+        )}
         <button className="act justify-self-start">Sign in</button>
       </form>
     </main>

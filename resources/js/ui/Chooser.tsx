@@ -27,7 +27,9 @@ interface Props {
 const FEW = 8;
 const ORDER: Severity[] = ['fail', 'caution', 'note', 'pass'];
 
-/** The assemblies or sequences of a project: a few in a line, many in a list by kind or by worst finding, walked by key. */
+/**
+ * The assemblies or sequences of a project: a few in a line, many in a list by kind or by worst finding, walked by key.
+ */
 export function Chooser({ choices, current, section, to, what }: Props) {
   const [open, setOpen] = useState(false);
   const [by, setBy] = useState<'kind' | 'worst'>('kind');
@@ -41,33 +43,56 @@ export function Chooser({ choices, current, section, to, what }: Props) {
   const severityOf = (key: string) => worst.get(key) ?? 'pass';
   const rank = (key: string) => ORDER.indexOf(severityOf(key));
   const sorted = by === 'worst' ? [...choices].sort((a, b) => rank(a.key) - rank(b.key)) : choices;
-  const rows = sorted.map((c) => ({ ...c, id: c.key, text: `${c.key} ${c.name} ${c.kind}`, group: by === 'kind' ? c.kind : severityWord(severityOf(c.key)) }));
+  const rows = sorted.map((c) => ({
+    ...c,
+    id: c.key,
+    text: `${c.key} ${c.name} ${c.kind}`,
+    group: by === 'kind' ? c.kind : severityWord(severityOf(c.key)),
+  }));
   const now = choices.find((c) => c.key === current);
   return (
     <>
-      {choices.length <= FEW && choices.map((c) => (
-        <Link key={c.key} to={to(c.key)} aria-current={c === now ? 'page' : undefined} className={c === now ? 'font-bold' : 'link text-faint'}>
-          {c.key} {c.name}
-        </Link>
-      ))}
+      {choices.length <= FEW &&
+        choices.map((c) => (
+          <Link
+            key={c.key}
+            to={to(c.key)}
+            aria-current={c === now ? 'page' : undefined}
+            className={c === now ? 'font-bold' : 'link text-faint'}
+          >
+            {c.key} {c.name}
+          </Link>
+        ))}
       {choices.length > FEW && (
         <button className="act" onClick={() => setOpen(true)} data-chooser={choices.length}>
           {now ? `${now.key}, one of ${choices.length}` : `${choices.length} ${what}`} <span className="key">l</span>
         </button>
       )}
       <Pick
-        open={open} close={() => setOpen(false)} title={`${choices.length} ${what}`} label={`Find among ${what}`} rows={rows} at={current}
-        choose={(row) => { setOpen(false); void navigate(to(row.key)); }}
+        open={open}
+        close={() => setOpen(false)}
+        title={`${choices.length} ${what}`}
+        label={`Find among ${what}`}
+        rows={rows}
+        at={current}
+        choose={(row) => {
+          setOpen(false);
+          void navigate(to(row.key));
+        }}
         view={(row) => (
           <span className="flex items-baseline gap-2">
             <SeverityMark severity={severityOf(row.key)} />
-            <span className="w-[4.5rem] shrink-0 truncate">{row.key}</span><span className="truncate">{row.name}</span>
+            <span className="w-[4.5rem] shrink-0 truncate">{row.key}</span>
+            <span className="truncate">{row.name}</span>
           </span>
         )}
       >
         <p className="flex gap-4 pt-2 text-[12px]">
           {(['kind', 'worst'] as const).map((how) => (
-            <label key={how}><input type="radio" name="grouped" checked={by === how} onChange={() => setBy(how)} /> by {how === 'kind' ? 'kind' : 'worst finding'}</label>
+            <label key={how}>
+              <input type="radio" name="grouped" checked={by === how} onChange={() => setBy(how)} /> by{' '}
+              {how === 'kind' ? 'kind' : 'worst finding'}
+            </label>
           ))}
         </p>
       </Pick>

@@ -44,20 +44,32 @@ export function Frame({ sheet, children, reckoning, keys = [] }: Props) {
   };
   useKeys({
     ...Object.fromEntries(STEPS.map((s) => [s.key, () => navigate(`/p/${project}/${s.path}`)])),
-    ...Object.fromEntries(THREADS.map((t) => [t.letter.toLowerCase(), () => follow(thread === t.control ? null : t.control)])),
-    u: toggle, f: next, '?': () => setHelp(true), '/': () => setFinder(true),
+    ...Object.fromEntries(
+      THREADS.map((t) => [t.letter.toLowerCase(), () => follow(thread === t.control ? null : t.control)]),
+    ),
+    u: toggle,
+    f: next,
+    '?': () => setHelp(true),
+    '/': () => setFinder(true),
   });
 
   return (
     <div className={FRAME}>
       <nav aria-label="Steps" className={RAIL}>
         <NavLink to="/" className="px-3 pt-3 pb-2 text-lg leading-tight font-bold max-sm:py-1">
-          <Mark /><span className="block max-sm:inline">Apron<span className="sr-only">, all projects</span></span>
+          <Mark />
+          <span className="block max-sm:inline">
+            Apron<span className="sr-only">, all projects</span>
+          </span>
         </NavLink>
         {STEPS.map((step) => {
           const count = findings.filter((f) => stepOf(f.subject) === step.path).length;
           return (
-            <NavLink key={step.path} to={`/p/${project}/${step.path}`} className={({ isActive }) => `${TAB} ${isActive ? HERE : 'border-transparent'}`}>
+            <NavLink
+              key={step.path}
+              to={`/p/${project}/${step.path}`}
+              className={({ isActive }) => `${TAB} ${isActive ? HERE : 'border-transparent'}`}
+            >
               <span className="w-3 text-[11px] text-faint">{step.key}</span>
               <span className="grow">{step.title}</span>
               <span className={step.later ? 'text-faint' : 'font-semibold'}>
@@ -67,20 +79,38 @@ export function Frame({ sheet, children, reckoning, keys = [] }: Props) {
             </NavLink>
           );
         })}
-        <NavLink to={`/p/${project}/findings`} className={({ isActive }) => `mt-3 max-sm:mt-0 ${TAB} ${isActive ? HERE : 'border-hair'}`}>
-          <span className="grow">Findings</span><span className="font-semibold">{findings.length || '–'}</span>
+        <NavLink
+          to={`/p/${project}/findings`}
+          className={({ isActive }) => `mt-3 max-sm:mt-0 ${TAB} ${isActive ? HERE : 'border-hair'}`}
+        >
+          <span className="grow">Findings</span>
+          <span className="font-semibold">{findings.length || '–'}</span>
         </NavLink>
         <div className="mt-auto px-3 py-2 text-[11px] text-faint max-sm:mt-0 max-sm:whitespace-nowrap">
-          <button className="link" onClick={() => setHelp(true)}>? keys</button>{' · '}
-          <button className="link" onClick={() => setFinder(true)}>/ find</button>
+          <button className="link" onClick={() => setHelp(true)}>
+            ? keys
+          </button>
+          {' · '}
+          <button className="link" onClick={() => setFinder(true)}>
+            / find
+          </button>
         </div>
       </nav>
-      <main tabIndex={0} className="relative min-w-0 overflow-auto focus-visible:outline-offset-[-2px] max-sm:overflow-x-auto">{children}</main>
-      <aside tabIndex={0} aria-label="Reckoning" className={RECKONING}>{reckoning}</aside>
+      <main
+        tabIndex={0}
+        className="relative min-w-0 overflow-auto focus-visible:outline-offset-[-2px] max-sm:overflow-x-auto"
+      >
+        {children}
+      </main>
+      <aside tabIndex={0} aria-label="Reckoning" className={RECKONING}>
+        {reckoning}
+      </aside>
       <footer className={STRIP}>
         <Cell name="project" value={brief?.project.name ?? ''} grow />
         <Cell name="sheet" value={sheet} grow />
-        <button className="border-l border-hair px-3 text-left" onClick={toggle}><Label name="units · u" value={units === 'si' ? 'mm · W/m²K' : 'in · R'} /></button>
+        <button className="border-l border-hair px-3 text-left" onClick={toggle}>
+          <Label name="units · u" value={units === 'si' ? 'mm · W/m²K' : 'in · R'} />
+        </button>
         <Cell name="climate" value={brief?.climate?.name ?? 'none yet'} />
         <Cell name="head school" value={brief?.project.schools?.head ?? 'shingle'} />
         <button className="border-l border-hair px-3 text-left" onClick={() => void signOut()} title="Sign out">
@@ -119,21 +149,38 @@ async function signOut(): Promise<void> {
 }
 
 function Label({ name, value }: { name: string; value: string }) {
-  return <><span className="block text-[10px] leading-[14px] text-faint">{name}</span><span className="block truncate leading-[17px]">{value}</span></>;
+  return (
+    <>
+      <span className="block text-[10px] leading-[14px] text-faint">{name}</span>
+      <span className="block truncate leading-[17px]">{value}</span>
+    </>
+  );
 }
 
 function Cell({ name, value, grow = false }: { name: string; value: string; grow?: boolean }) {
-  return <div className={`min-w-0 border-l border-hair px-3 pt-[4px] ${grow ? 'flex-1' : 'max-w-[11rem]'}`} title={value}><Label name={name} value={value} /></div>;
+  return (
+    <div className={`min-w-0 border-l border-hair px-3 pt-[4px] ${grow ? 'flex-1' : 'max-w-[11rem]'}`} title={value}>
+      <Label name={name} value={value} />
+    </div>
+  );
 }
 
 export function useOpenFindings() {
   const assessment = useAssessment();
-  return useMemo(() => (assessment.data?.findings ?? []).filter((f) => f.severity === 'fail' || f.severity === 'caution'), [assessment.data]);
+  return useMemo(
+    () => (assessment.data?.findings ?? []).filter((f) => f.severity === 'fail' || f.severity === 'caution'),
+    [assessment.data],
+  );
 }
 
 const COMMON: [string, string][] = [
-  ['1 … 9, 0', 'the ten steps'], ['w a v h', 'follow a thread: water, air, vapour, heat; again to let go'], ['u', 'the other units'], ['f', 'next open finding'],
-  ['/', 'find a sheet or a finding'], ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'], ['?', 'these keys'],
+  ['1 … 9, 0', 'the ten steps'],
+  ['w a v h', 'follow a thread: water, air, vapour, heat; again to let go'],
+  ['u', 'the other units'],
+  ['f', 'next open finding'],
+  ['/', 'find a sheet or a finding'],
+  ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
+  ['?', 'these keys'],
 ];
 
 function Keys({ open, close, own }: { open: boolean; close: () => void; own: [string, string][] }) {
@@ -146,7 +193,10 @@ function Keys({ open, close, own }: { open: boolean; close: () => void; own: [st
     <Dialog open={open} close={close} title="Keys">
       <dl className="grid grid-cols-[11rem_1fr] gap-x-3 gap-y-1">
         {[...own, ...COMMON].map(([key, what]) => (
-          <div key={key} className="contents"><dt className="font-semibold">{key}</dt><dd>{what}</dd></div>
+          <div key={key} className="contents">
+            <dt className="font-semibold">{key}</dt>
+            <dd>{what}</dd>
+          </div>
         ))}
       </dl>
       <label className="mt-3 block">
@@ -164,14 +214,31 @@ function Finder({ open, close }: { open: boolean; close: () => void }) {
   const place = (path: string) => `/p/${project}/${path}`;
   const rows = [
     ...STEPS.map((s) => ({ text: `${s.key} · ${s.title}`, to: place(s.path) })),
-    ...(documents?.assemblies ?? []).map((d) => ({ text: `Assembly ${d.key} · ${d.content.name}`, to: place(`assemblies/${d.key}`) })),
-    ...[...(documents?.details ?? []), ...(documents?.openings ?? [])].map((d) => ({ text: `Sequence ${d.key} · ${d.content.title}`, to: place(`sequences/${d.key}`) })),
-    ...(assessment?.findings ?? []).map((f) => ({ text: `${f.severity} · ${f.title}`, to: placeOf(project, f.subject) })),
+    ...(documents?.assemblies ?? []).map((d) => ({
+      text: `Assembly ${d.key} · ${d.content.name}`,
+      to: place(`assemblies/${d.key}`),
+    })),
+    ...[...(documents?.details ?? []), ...(documents?.openings ?? [])].map((d) => ({
+      text: `Sequence ${d.key} · ${d.content.title}`,
+      to: place(`sequences/${d.key}`),
+    })),
+    ...(assessment?.findings ?? []).map((f) => ({
+      text: `${f.severity} · ${f.title}`,
+      to: placeOf(project, f.subject),
+    })),
   ].map((row, i) => ({ ...row, id: String(i) }));
   return (
     <Pick
-      open={open} close={close} title="Find" label="Find a sheet or a finding" rows={open ? rows : []} view={(row) => row.text}
-      choose={(row) => { close(); void navigate(row.to); }}
+      open={open}
+      close={close}
+      title="Find"
+      label="Find a sheet or a finding"
+      rows={open ? rows : []}
+      view={(row) => row.text}
+      choose={(row) => {
+        close();
+        void navigate(row.to);
+      }}
     />
   );
 }

@@ -3,9 +3,14 @@ export function Old({ old, why }: { old: boolean; why: string | null }) {
   if (why !== null) {
     return (
       <p role="alert" className="mb-2 whitespace-pre-line border border-fail p-2 text-fail" data-old="refused">
-        {why}{'\n'}The figures below are those of before.
+        {why}
+        {'\n'}The figures below are those of before.
       </p>
     );
   }
-  return <p className="h-[18px] text-[11px] text-faint" data-old={old}>{old ? 'figures of before; working out those of now …' : ''}</p>;
+  return (
+    <p className="h-[18px] text-[11px] text-faint" data-old={old}>
+      {old ? 'figures of before; working out those of now …' : ''}
+    </p>
+  );
 }

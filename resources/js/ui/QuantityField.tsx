@@ -25,11 +25,27 @@ interface Props {
 }
 
 /** A quantity as people write it. Shows at once what it understood, in both systems; keeps what it cannot read. */
-export function QuantityField({ label, dimension, value, typed, conductivity, most, least, hideLabel, disabled, width = '7.5rem', seed, onSeeded, onDone, onChange }: Props) {
+export function QuantityField({
+  label,
+  dimension,
+  value,
+  typed,
+  conductivity,
+  most,
+  least,
+  hideLabel,
+  disabled,
+  width = '7.5rem',
+  seed,
+  onSeeded,
+  onDone,
+  onChange,
+}: Props) {
   const { units } = useUnits();
   const [text, setText] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
-  // What stood here before it was typed over: a text that cannot be read must not leave half of itself behind as a figure.
+  // What stood here before it was typed over: a text that cannot be read must not leave half of itself behind as a
+  // figure.
   const before = useRef<{ value: number; typed: string | undefined } | null>(null);
   const id = useId();
   const read = text === null ? null : readQuantity(text, dimension, units, conductivity);
@@ -53,28 +69,53 @@ export function QuantityField({ label, dimension, value, typed, conductivity, mo
   const other = units === 'si' ? 'us' : 'si';
   return (
     <span className="inline-block align-top">
-      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mr-2 text-faint'}>{label}</label>
+      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mr-2 text-faint'}>
+        {label}
+      </label>
       <input
-        id={id} ref={input} style={{ width }} disabled={disabled} inputMode="text" autoComplete="off" spellCheck={false}
+        id={id}
+        ref={input}
+        style={{ width }}
+        disabled={disabled}
+        inputMode="text"
+        autoComplete="off"
+        spellCheck={false}
         value={text ?? typed ?? (value === undefined ? '' : show(value, dimension, units))}
-        aria-invalid={why !== null} aria-describedby={`${id}-read`}
-        onFocus={(event) => { before.current = value === undefined ? null : { value, typed }; setText((t) => t ?? typed ?? (value === undefined ? '' : show(value, dimension, units))); event.target.select(); }}
+        aria-invalid={why !== null}
+        aria-describedby={`${id}-read`}
+        onFocus={(event) => {
+          before.current = value === undefined ? null : { value, typed };
+          setText((t) => t ?? typed ?? (value === undefined ? '' : show(value, dimension, units)));
+          event.target.select();
+        }}
         onChange={(event) => {
           const next = event.target.value;
           setText(next);
           const now = readQuantity(next, dimension, units, conductivity);
           if ('value' in now && outside(now.value) === null) onChange(now.value, next.trim());
-          else if (before.current && before.current.value !== value) onChange(before.current.value, before.current.typed);
+          else if (before.current && before.current.value !== value)
+            onChange(before.current.value, before.current.typed);
         }}
         onKeyDown={(event) => {
           if (event.key !== 'Escape' && event.key !== 'Enter') return;
           event.currentTarget.blur();
           onDone?.();
         }}
-        onBlur={() => { if (why === null) setText(null); }}
+        onBlur={() => {
+          if (why === null) setText(null);
+        }}
       />
-      <span id={`${id}-read`} className={`block min-h-[1.3em] text-[11px] ${why ? 'max-w-[22rem] text-fail' : 'text-faint'}`} role={why ? 'alert' : undefined}>
-        {why ?? (read && 'value' in read ? `${show(read.value, dimension, units)} · ${show(read.value, dimension, other)}` : value === undefined ? '' : show(value, dimension, other))}
+      <span
+        id={`${id}-read`}
+        className={`block min-h-[1.3em] text-[11px] ${why ? 'max-w-[22rem] text-fail' : 'text-faint'}`}
+        role={why ? 'alert' : undefined}
+      >
+        {why ??
+          (read && 'value' in read
+            ? `${show(read.value, dimension, units)} · ${show(read.value, dimension, other)}`
+            : value === undefined
+              ? ''
+              : show(value, dimension, other))}
       </span>
     </span>
   );

@@ -17,7 +17,9 @@ interface Props {
   after: string;
 }
 
-/** Takes an assembly, a detail or a material out of the project, after asking. It can be brought back from the brief. */
+/**
+ * Takes an assembly, a detail or a material out of the project, after asking. It can be brought back from the brief.
+ */
 export function RemoveDocument({ kind, id, revision, name, lost, after }: Props) {
   const project = useProjectId();
   const navigate = useNavigate();
@@ -33,12 +35,28 @@ export function RemoveDocument({ kind, id, revision, name, lost, after }: Props)
   });
   return (
     <>
-      <button className="link text-faint" onClick={() => { removal.reset(); setAsking(true); }}>remove</button>
+      <button
+        className="link text-faint"
+        onClick={() => {
+          removal.reset();
+          setAsking(true);
+        }}
+      >
+        remove
+      </button>
       <Dialog open={asking} close={() => setAsking(false)} title={`Remove “${name}”?`}>
         <p className="mb-3">{lost} It can be brought back from the page Brief, under “removed”.</p>
-        {removal.isError && <p role="alert" className="mb-2 whitespace-pre-line text-fail">{wordsOf(removal.error)}</p>}
-        <button className="act mr-2" disabled={removal.isPending} onClick={() => removal.mutate()}>Remove it</button>
-        <button className="act" onClick={() => setAsking(false)}>Keep it</button>
+        {removal.isError && (
+          <p role="alert" className="mb-2 whitespace-pre-line text-fail">
+            {wordsOf(removal.error)}
+          </p>
+        )}
+        <button className="act mr-2" disabled={removal.isPending} onClick={() => removal.mutate()}>
+          Remove it
+        </button>
+        <button className="act" onClick={() => setAsking(false)}>
+          Keep it
+        </button>
       </Dialog>
     </>
   );

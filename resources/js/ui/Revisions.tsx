@@ -7,10 +7,19 @@ import type { Doc, Revision } from '../api/types';
 import { forgetDraft } from './draft';
 
 /** Everything a document has been, newest first; going back to one saves it as the newest. */
-export function Revisions({ doc, mayEdit }: { doc: Pick<Doc<unknown>, 'kind' | 'key' | 'revision'>; mayEdit: boolean }) {
+export function Revisions({
+  doc,
+  mayEdit,
+}: {
+  doc: Pick<Doc<unknown>, 'kind' | 'key' | 'revision'>;
+  mayEdit: boolean;
+}) {
   const project = useProjectId();
   const path = `/projects/${project}/documents/${doc.kind}/${encodeURIComponent(doc.key)}`;
-  const list = useQuery({ queryKey: ['revisions', path, doc.revision], queryFn: () => get<Revision[]>(`${path}/revisions`) });
+  const list = useQuery({
+    queryKey: ['revisions', path, doc.revision],
+    queryFn: () => get<Revision[]>(`${path}/revisions`),
+  });
   const back = useMutation({
     mutationFn: (to: Revision) => put(path, { revision: doc.revision, content: to.content, save: ulid() }),
     onSuccess: () => {
@@ -21,16 +30,29 @@ export function Revisions({ doc, mayEdit }: { doc: Pick<Doc<unknown>, 'kind' | '
   return (
     <section>
       <h2 className="border-b border-ink pb-1 font-bold">What it was</h2>
-      {list.isError && <p role="alert" className="text-fail">{wordsOf(list.error)}</p>}
-      {back.isError && <p role="alert" className="whitespace-pre-line text-fail">{wordsOf(back.error)}</p>}
+      {list.isError && (
+        <p role="alert" className="text-fail">
+          {wordsOf(list.error)}
+        </p>
+      )}
+      {back.isError && (
+        <p role="alert" className="whitespace-pre-line text-fail">
+          {wordsOf(back.error)}
+        </p>
+      )}
       <ol className="max-h-[22rem] overflow-auto" tabIndex={0} aria-label="revisions">
         {list.data?.map((r) => (
           <li key={r.number} className="flex items-baseline gap-4 border-b border-hair py-1" data-revision={r.number}>
             <span className="w-8">{r.number}</span>
             <span className="w-[11rem]">{r.at.slice(0, 16).replace('T', ' ')} UTC</span>
-            <span className="grow">{r.by}{r.content === null ? ', removed' : ''}</span>
+            <span className="grow">
+              {r.by}
+              {r.content === null ? ', removed' : ''}
+            </span>
             {mayEdit && r.content !== null && (
-              <button className="act" disabled={back.isPending} onClick={() => back.mutate(r)}>{doc.revision === r.number ? 'save it anew' : 'go back to it'}</button>
+              <button className="act" disabled={back.isPending} onClick={() => back.mutate(r)}>
+                {doc.revision === r.number ? 'save it anew' : 'go back to it'}
+              </button>
             )}
           </li>
         ))}

@@ -23,15 +23,20 @@ export function SaveState({ state, why, settle, mayEdit }: Props) {
     return (
       <div role="alert" className="border border-fail p-2">
         <p className="font-semibold text-fail">{why}</p>
-        <button className="act mr-2" onClick={() => settle(false)}>take theirs</button>
-        <button className="act" onClick={() => settle(true)}>keep mine</button>
+        <button className="act mr-2" onClick={() => settle(false)}>
+          take theirs
+        </button>
+        <button className="act" onClick={() => settle(true)}>
+          keep mine
+        </button>
       </div>
     );
   }
   const bad = state === 'refused' || state === 'offline';
   return (
     <p className={bad ? 'whitespace-pre-line text-fail' : 'text-faint'} role="status" data-state={state}>
-      {SAID[state]}{bad && why ? `: ${why}` : ''}
+      {SAID[state]}
+      {bad && why ? `: ${why}` : ''}
     </p>
   );
 }

@@ -14,8 +14,8 @@ export interface DraftState<T> {
 }
 
 /**
- * What a document is being turned into: changed at once, saved by itself a moment later, undone and redone as saves. It outlives the page
- * that shows it, so that a page left, or one that stopped, loses nothing that was typed.
+ * What a document is being turned into: changed at once, saved by itself a moment later, undone and redone as saves. It
+ * outlives the page that shows it, so that a page left, or one that stopped, loses nothing that was typed.
  */
 export class Draft<T> {
   private content: T;
@@ -86,7 +86,9 @@ export class Draft<T> {
     this.tell();
   };
 
-  /** A newer revision than the one here, with nothing typed since: somebody else's, and one can go back to one's own. */
+  /**
+   * A newer revision than the one here, with nothing typed since: somebody else's, and one can go back to one's own.
+   */
   take(doc: Doc<T>): void {
     if (!this.saver.take(doc)) return;
     this.past = [...this.past, this.content];
@@ -138,7 +140,8 @@ const place = (kind: string) => (kind === 'opening' ? 'detail' : kind);
 /** Drafts of a project that the server does not have yet. */
 export const unsavedDrafts = (): Draft<unknown>[] => [...drafts.values()].filter((d) => d.dirty);
 
-export const draftsOf = (project: string): Draft<unknown>[] => [...drafts.values()].filter((d) => d.project === project);
+export const draftsOf = (project: string): Draft<unknown>[] =>
+  [...drafts.values()].filter((d) => d.project === project);
 
 /** Leaving the site while something is not saved is asked about first. */
 export function guardUnsaved(): void {

@@ -2,7 +2,12 @@ import { useEffect, useRef } from 'react';
 
 /** True while something is being typed: single keys then belong to the field. */
 function editing(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.closest('[role=dialog]') !== null);
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable ||
+      /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) ||
+      target.closest('[role=dialog]') !== null)
+  );
 }
 
 /** Whether a person switched the single keys off; a browser that keeps nothing has them on. */
@@ -31,7 +36,15 @@ export function useKeys(keys: Record<string, (event: KeyboardEvent) => void>) {
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       const undo = (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z';
-      const name = undo ? (event.shiftKey ? 'redo' : 'undo') : event.ctrlKey || event.metaKey ? '' : event.altKey ? `Alt+${event.key}` : event.key;
+      const name = undo
+        ? event.shiftKey
+          ? 'redo'
+          : 'undo'
+        : event.ctrlKey || event.metaKey
+          ? ''
+          : event.altKey
+            ? `Alt+${event.key}`
+            : event.key;
       if (!undo && editing(event.target)) return;
       if (undo && event.target instanceof HTMLInputElement) return;
       if (!undo && name.length === 1 && singleKeysOff()) return;

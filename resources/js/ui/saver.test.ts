@@ -18,7 +18,8 @@ function server() {
     const failing = kept.next.shift();
     const error = failing?.(content) ?? null;
     if (error && !(error instanceof Unanswered && error.message === 'lost')) return Promise.reject(error);
-    if (revision !== kept.at.revision) return Promise.reject(new Refused(409, 'saved by somebody else', { theirs: kept.at }));
+    if (revision !== kept.at.revision)
+      return Promise.reject(new Refused(409, 'saved by somebody else', { theirs: kept.at }));
     kept.at = { revision: revision + 1, content, save };
     return error ? Promise.reject(error) : Promise.resolve(kept.at);
   };
@@ -95,7 +96,9 @@ it('knows its own save again where only the answer was lost', async () => {
 
 it('asks a person where somebody else saved, and does what is said', async () => {
   const { kept, saver } = server();
-  const theirs = () => { kept.at = { revision: kept.at.revision + 1, content: { mm: 9 }, save: 'theirs' }; };
+  const theirs = () => {
+    kept.at = { revision: kept.at.revision + 1, content: { mm: 9 }, save: 'theirs' };
+  };
   theirs();
   saver.change({ mm: 50 });
   await after(90000);

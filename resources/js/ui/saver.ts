@@ -90,7 +90,10 @@ export class Saver<T> {
     return true;
   }
 
-  /** After a stale save: go on from what somebody else saved, or save over it knowingly. @return what the document is now */
+  /**
+   * After a stale save: go on from what somebody else saved, or save over it knowingly. @return what the document is
+   * now
+   */
   settle(mine: boolean): T {
     if (this.theirs === null) return this.latest;
     this.document = this.theirs;

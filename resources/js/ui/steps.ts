@@ -2,12 +2,42 @@
 export const STEPS: { key: string; path: string; title: string; later?: string }[] = [
   { key: '1', path: 'brief', title: 'Brief' },
   { key: '2', path: 'assemblies', title: 'Assemblies' },
-  { key: '3', path: 'contacts', title: 'Contacts', later: 'This step will list every pair of materials that touch, derived from the assemblies and details, and say of each whether it bonds, needs a primer, attacks or corrodes.' },
-  { key: '4', path: 'transitions', title: 'Transitions', later: 'This step will draw the building as parts and joints and follow each control layer right round it, showing every place where the thread is broken.' },
+  {
+    key: '3',
+    path: 'contacts',
+    title: 'Contacts',
+    later:
+      'This step will list every pair of materials that touch, derived from the assemblies and details, and say of each whether it bonds, needs a primer, attacks or corrodes.',
+  },
+  {
+    key: '4',
+    path: 'transitions',
+    title: 'Transitions',
+    later:
+      'This step will draw the building as parts and joints and follow each control layer right round it, showing every place where the thread is broken.',
+  },
   { key: '5', path: 'sequences', title: 'Sequences' },
-  { key: '6', path: 'quantities', title: 'Quantities', later: 'This step will count membrane, tape, sealant, boards and fasteners from the parts and details, lay boards and courses out on each elevation, and make the order list.' },
-  { key: '7', path: 'calendar', title: 'Calendar', later: 'This step will set the work against days: what must cure first, how long each product may stand in the sun, and where work stops for an inspection.' },
+  {
+    key: '6',
+    path: 'quantities',
+    title: 'Quantities',
+    later:
+      'This step will count membrane, tape, sealant, boards and fasteners from the parts and details, lay boards and courses out on each elevation, and make the order list.',
+  },
+  {
+    key: '7',
+    path: 'calendar',
+    title: 'Calendar',
+    later:
+      'This step will set the work against days: what must cure first, how long each product may stand in the sun, and where work stops for an inspection.',
+  },
   { key: '8', path: 'site', title: 'Site' },
-  { key: '9', path: 'tests', title: 'Tests', later: 'This step will hold water spray, fan pressurisation, adhesion and moisture tests: their procedure, readings, arithmetic and verdict.' },
+  {
+    key: '9',
+    path: 'tests',
+    title: 'Tests',
+    later:
+      'This step will hold water spray, fan pressurisation, adhesion and moisture tests: their procedure, readings, arithmetic and verdict.',
+  },
   { key: '0', path: 'report', title: 'Report' },
 ];

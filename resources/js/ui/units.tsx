@@ -14,7 +14,9 @@ export function UnitsProvider({ children }: { children: ReactNode }) {
   const [project, setProject] = useState<Units>('si');
   const [other, setOther] = useState(false);
   const units = other ? (project === 'si' ? 'us' : 'si') : project;
-  return <Context.Provider value={{ units, setProject, toggle: () => setOther((o) => !o) }}>{children}</Context.Provider>;
+  return (
+    <Context.Provider value={{ units, setProject, toggle: () => setOther((o) => !o) }}>{children}</Context.Provider>
+  );
 }
 
 export const useUnits = () => useContext(Context);

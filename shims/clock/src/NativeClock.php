@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Symfony\Component\Clock;
 
 final class NativeClock implements ClockInterface

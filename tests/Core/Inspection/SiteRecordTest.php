@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 use Apron\Inspection\Check;
 use Apron\Inspection\OpeningChecks;
 use Apron\Inspection\SiteFormat;
@@ -10,7 +12,12 @@ use Apron\Rules\Severity;
 
 function events(array ...$rows): array
 {
-    return array_map(fn (array $row) => SiteFormat::event(Node::of($row + ['by' => 'somebody', 'visit' => 'v1', 'at' => '2026-05-01T10:00:00Z'])), $rows);
+    return array_map(
+        fn (array $row) => SiteFormat::event(
+            Node::of($row + ['by' => 'somebody', 'visit' => 'v1', 'at' => '2026-05-01T10:00:00Z']),
+        ),
+        $rows,
+    );
 }
 
 $check = new Check('o.lap', 'o', 'pan-upturn', '', 1, 80.0, 75.0, null);
@@ -18,42 +25,119 @@ $check = new Check('o.lap', 'o', 'pan-upturn', '', 1, 80.0, 75.0, null);
 it('judges a length at its bounds', function (float $mm, Severity $severity) use ($check) {
     [$reading] = events(['id' => 'r1', 'kind' => 'reading', 'check' => 'o.lap', 'value_mm' => $mm]);
     expect(Verdict::judge($check, $reading))->toBe($severity);
-})->with([[75.0, Severity::Pass], [74.9, Severity::Caution], [37.5, Severity::Caution], [37.4, Severity::Fail], [0.0, Severity::Fail]]);
+})->with([
+    [75.0, Severity::Pass],
+    [74.9, Severity::Caution],
+    [37.5, Severity::Caution],
+    [37.4, Severity::Fail],
+    [0.0, Severity::Fail],
+]);
 
 it('takes the worst, the least, the mean and the share out', function () use ($check) {
-    $verdict = Verdict::of($check, events(
-        ['id' => 'a', 'kind' => 'reading', 'check' => 'o.lap', 'value_mm' => 80], ['id' => 'b', 'kind' => 'reading', 'check' => 'o.lap', 'value_mm' => 60],
-        ['id' => 'c', 'kind' => 'reading', 'check' => 'o.lap', 'value_mm' => 76], ['id' => 'd', 'kind' => 'reading', 'check' => 'o.lap', 'value_mm' => 84],
-    ));
-    expect([$verdict->severity, $verdict->count, $verdict->least, $verdict->mean, $verdict->out])->toBe([Severity::Caution, 4, 60.0, 75.0, 0.25]);
+    $verdict = Verdict::of(
+        $check,
+        events(
+            ['id' => 'a', 'kind' => 'reading', 'check' => 'o.lap', 'value_mm' => 80],
+            ['id' => 'b', 'kind' => 'reading', 'check' => 'o.lap', 'value_mm' => 60],
+            ['id' => 'c', 'kind' => 'reading', 'check' => 'o.lap', 'value_mm' => 76],
+            ['id' => 'd', 'kind' => 'reading', 'check' => 'o.lap', 'value_mm' => 84],
+        ),
+    );
+    expect([$verdict->severity, $verdict->count, $verdict->least, $verdict->mean, $verdict->out])->toBe([
+        Severity::Caution,
+        4,
+        60.0,
+        75.0,
+        0.25,
+    ]);
 });
 
 it('comes to the same whatever order the events arrive in', function () {
     $rows = [
         ['id' => 'v1', 'kind' => 'visit', 'at' => '2026-05-01T08:00:00Z'],
         ['id' => 'r1', 'kind' => 'reading', 'check' => 'o.lap', 'value_mm' => 30, 'at' => '2026-05-01T09:00:00Z'],
-        ['id' => 'f1', 'kind' => 'fault-raised', 'severity' => 'fail', 'words' => 'short', 'at' => '2026-05-01T09:01:00Z'],
-        ['id' => 'f2', 'kind' => 'fault-repaired', 'fault' => 'f1', 'words' => 'patched', 'at' => '2026-05-01T10:00:00Z'],
-        ['id' => 'f3', 'kind' => 'fault-reinspected', 'fault' => 'f1', 'passes' => false, 'at' => '2026-05-01T11:00:00Z'],
-        ['id' => 'f4', 'kind' => 'fault-repaired', 'fault' => 'f1', 'words' => 'patched again', 'at' => '2026-05-01T12:00:00Z'],
-        ['id' => 'r2', 'kind' => 'reading', 'check' => 'o.lap', 'value_mm' => 78, 'supersedes' => 'r1', 'at' => '2026-05-01T12:30:00Z'],
+        [
+            'id' => 'f1',
+            'kind' => 'fault-raised',
+            'severity' => 'fail',
+            'words' => 'short',
+            'at' => '2026-05-01T09:01:00Z',
+        ],
+        [
+            'id' => 'f2',
+            'kind' => 'fault-repaired',
+            'fault' => 'f1',
+            'words' => 'patched',
+            'at' => '2026-05-01T10:00:00Z',
+        ],
+        [
+            'id' => 'f3',
+            'kind' => 'fault-reinspected',
+            'fault' => 'f1',
+            'passes' => false,
+            'at' => '2026-05-01T11:00:00Z',
+        ],
+        [
+            'id' => 'f4',
+            'kind' => 'fault-repaired',
+            'fault' => 'f1',
+            'words' => 'patched again',
+            'at' => '2026-05-01T12:00:00Z',
+        ],
+        [
+            'id' => 'r2',
+            'kind' => 'reading',
+            'check' => 'o.lap',
+            'value_mm' => 78,
+            'supersedes' => 'r1',
+            'at' => '2026-05-01T12:30:00Z',
+        ],
     ];
     $states = [];
     for ($turn = 0; $turn < 12; $turn++) {
         mt_srand($turn);
         shuffle($rows);
         $record = new SiteRecord(events(...$rows));
-        $states[] = [array_map(fn ($r) => $r->id, $record->readings('o.lap')), array_map(fn ($f) => [$f->raised->id, $f->state(), $f->repaired?->words], $record->faults())];
+        $states[] = [
+            array_map(fn ($r) => $r->id, $record->readings('o.lap')),
+            array_map(fn ($f) => [$f->raised->id, $f->state(), $f->repaired?->words], $record->faults()),
+        ];
     }
-    expect(array_unique($states, SORT_REGULAR))->toHaveCount(1)->and($states[0])->toBe([['r2'], [['f1', 'repaired', 'patched again']]]);
+    expect(array_unique($states, SORT_REGULAR))
+        ->toHaveCount(1)
+        ->and($states[0])
+        ->toBe([['r2'], [['f1', 'repaired', 'patched again']]]);
 });
 
-it('opens a fault again when its re-inspection fails, and closes it when it passes', function (bool $passes, string $state) {
-    $record = new SiteRecord(events(
-        ['id' => 'f1', 'kind' => 'fault-raised', 'severity' => 'fail', 'words' => 'short', 'at' => '2026-05-01T09:01:00Z'],
-        ['id' => 'f2', 'kind' => 'fault-repaired', 'fault' => 'f1', 'words' => 'patched', 'at' => '2026-05-01T10:00:00Z'],
-        ['id' => 'f3', 'kind' => 'fault-reinspected', 'fault' => 'f1', 'passes' => $passes, 'at' => '2026-05-01T11:00:00Z'],
-    ));
+it('opens a fault again when its re-inspection fails, and closes it when it passes', function (
+    bool $passes,
+    string $state,
+) {
+    $record = new SiteRecord(
+        events(
+            [
+                'id' => 'f1',
+                'kind' => 'fault-raised',
+                'severity' => 'fail',
+                'words' => 'short',
+                'at' => '2026-05-01T09:01:00Z',
+            ],
+            [
+                'id' => 'f2',
+                'kind' => 'fault-repaired',
+                'fault' => 'f1',
+                'words' => 'patched',
+                'at' => '2026-05-01T10:00:00Z',
+            ],
+            [
+                'id' => 'f3',
+                'kind' => 'fault-reinspected',
+                'fault' => 'f1',
+                'passes' => $passes,
+                'at' => '2026-05-01T11:00:00Z',
+            ],
+        ),
+    );
     expect($record->faults()[0]->state())->toBe($state);
 })->with([[true, 'closed'], [false, 'open']]);
 
@@ -62,33 +146,63 @@ it('asks of an opening what it draws, against the least it names', function () {
     foreach (OpeningChecks::of(readProject(demoFile())->details[0]) as $check) {
         $checks[$check->id] = [$check->step, $check->drawn, $check->least];
     }
-    expect($checks)->toHaveCount(17)->toMatchArray([
-        'o4.pan-upturn.left' => [2, 150.0, 150.0], 'o4.liner-over-pan.right' => [3, 75.0, 50.0], 'o4.jamb-strip-on-sheet.left' => [6, 118.0, 50.0],
-        'o4.head-strip-past-jamb.left' => [7, 50.0, 50.0], 'o4.flap-over-head-strip' => [8, 120.0, 100.0], 'o4.slit-tape-side.right' => [9, 75.0, 50.0], 'o4.bottom-flange-open' => [5, null, null],
-    ]);
+    expect($checks)
+        ->toHaveCount(17)
+        ->toMatchArray([
+            'o4.pan-upturn.left' => [2, 150.0, 150.0],
+            'o4.liner-over-pan.right' => [3, 75.0, 50.0],
+            'o4.jamb-strip-on-sheet.left' => [6, 118.0, 50.0],
+            'o4.head-strip-past-jamb.left' => [7, 50.0, 50.0],
+            'o4.flap-over-head-strip' => [8, 120.0, 100.0],
+            'o4.slit-tape-side.right' => [9, 75.0, 50.0],
+            'o4.bottom-flange-open' => [5, null, null],
+        ]);
 });
 
 it('judges a reading by what was asked when it was read, whatever is asked today', function () {
-    $asked = fn (?float $least): array => ['title' => 'upturn of the pan', 'edition' => 'core 4'] + ($least === null ? [] : ['least_mm' => $least, 'drawn_mm' => 80]);
+    $asked = fn (?float $least): array => ['title' => 'upturn of the pan', 'edition' => 'core 4'] +
+        ($least === null ? [] : ['least_mm' => $least, 'drawn_mm' => 80]);
     [$failed, $passed, $older] = events(
         ['id' => 'a', 'kind' => 'reading', 'check' => 'o.lap', 'value_mm' => 80, 'asked' => $asked(100.0)],
         ['id' => 'b', 'kind' => 'reading', 'check' => 'o.lap', 'value_mm' => 55, 'asked' => $asked(50.0)],
         ['id' => 'c', 'kind' => 'reading', 'check' => 'o.lap', 'value_mm' => 80],
     );
     $today = new Check('o.lap', 'o', 'pan-upturn', '', 1, 80.0, 75.0, null);
-    expect([Verdict::judge($today, $failed), Verdict::today($today, $failed)])->toBe([Severity::Caution, Severity::Pass])
-        ->and([Verdict::judge($today, $passed), Verdict::today($today, $passed)])->toBe([Severity::Pass, Severity::Caution])
-        ->and(Verdict::judge($today, $older))->toBe(Severity::Pass)
+    expect([Verdict::judge($today, $failed), Verdict::today($today, $failed)])
+        ->toBe([Severity::Caution, Severity::Pass])
+        ->and([Verdict::judge($today, $passed), Verdict::today($today, $passed)])
+        ->toBe([Severity::Pass, Severity::Caution])
+        ->and(Verdict::judge($today, $older))
+        ->toBe(Severity::Pass)
         // Its detail is gone and the evidence stands.
-        ->and(Verdict::judge(null, $failed))->toBe(Severity::Caution)
-        ->and(SiteFormat::write($failed)['asked'])->toBe(['title' => 'upturn of the pan', 'least_mm' => 100.0, 'drawn_mm' => 80.0, 'edition' => 'core 4']);
+        ->and(Verdict::judge(null, $failed))
+        ->toBe(Severity::Caution)
+        ->and(SiteFormat::write($failed)['asked'])
+        ->toBe(['title' => 'upturn of the pan', 'least_mm' => 100.0, 'drawn_mm' => 80.0, 'edition' => 'core 4']);
 });
 
-it('takes thousandths of a second in their order: a fault repaired in the second in which it was raised is repaired', function () {
-    $record = new SiteRecord(events(
-        ['id' => 'v1', 'kind' => 'visit', 'at' => '2026-05-01T08:00:00Z'],
-        ['id' => 'f2', 'kind' => 'fault-repaired', 'fault' => 'f1', 'words' => 'patched', 'at' => '2026-05-01T10:00:00.400Z'],
-        ['id' => 'f1', 'kind' => 'fault-raised', 'severity' => 'fail', 'words' => 'short', 'at' => '2026-05-01T10:00:00Z'],
-    ));
-    expect($record->faults()[0]->state())->toBe('repaired');
-});
+it(
+    'takes thousandths of a second in their order: a fault repaired in the second in which it was raised is repaired',
+    function () {
+        $record = new SiteRecord(
+            events(
+                ['id' => 'v1', 'kind' => 'visit', 'at' => '2026-05-01T08:00:00Z'],
+                [
+                    'id' => 'f2',
+                    'kind' => 'fault-repaired',
+                    'fault' => 'f1',
+                    'words' => 'patched',
+                    'at' => '2026-05-01T10:00:00.400Z',
+                ],
+                [
+                    'id' => 'f1',
+                    'kind' => 'fault-raised',
+                    'severity' => 'fail',
+                    'words' => 'short',
+                    'at' => '2026-05-01T10:00:00Z',
+                ],
+            ),
+        );
+        expect($record->faults()[0]->state())->toBe('repaired');
+    },
+);

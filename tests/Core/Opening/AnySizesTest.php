@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 use Apron\Detail\DetailFormat;
 use Apron\Detail\DetailWriter;
 use Apron\Drafting\CannotGenerate;
@@ -50,5 +52,12 @@ it('either says what is wrong with sizes, or makes of them what can be read, lai
 
 it('refuses figures that ask for a weave, and says between what', function () {
     $asked = ['width_mm' => 1183.0, 'height_mm' => 2221.0, 'depth_mm' => 657.0, 'face_return_mm' => 375.0];
-    expect(fn () => Methods::named('flanged-unit-in-fastened-sheet')->make('o', 'O', $asked, new Materials([], new Catalogue)))->toThrow(CannotGenerate::class, 'a weave cannot be built');
+    expect(
+        fn () => Methods::named('flanged-unit-in-fastened-sheet')->make(
+            'o',
+            'O',
+            $asked,
+            new Materials([], new Catalogue),
+        ),
+    )->toThrow(CannotGenerate::class, 'a weave cannot be built');
 });

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 use Apron\Detail\DetailFormat;
 use Apron\Detail\DetailWriter;
 use Apron\Detail\Edge;
@@ -15,36 +17,84 @@ use Apron\Trace\HalfBuilt;
 use Apron\Trace\Outcome;
 
 it('offers no answer that changes nothing: a choice of a method, a material, words, or a verdict', function () {
-    $choices = array_merge(...array_values(array_map(fn ($g) => array_filter($g->parameters(), fn (array $p) => $p['kind'] === 'choice'), Methods::all())));
-    $codes = implode(' ', array_keys(json_decode(file_get_contents(__DIR__.'/../../../core/data/words/handling.json'), true)));
-    // The check of the sill, the judgement of bonds and the surface films read these themselves; their tests are with those.
+    $choices = array_merge(
+        ...array_values(
+            array_map(
+                fn ($g) => array_filter($g->parameters(), fn (array $p) => $p['kind'] === 'choice'),
+                Methods::all(),
+            ),
+        ),
+    );
+    $codes = implode(
+        ' ',
+        array_keys(json_decode(file_get_contents(__DIR__.'/../../../core/data/words/handling.json'), true)),
+    );
+    // The check of the sill, the judgement of bonds and the surface films read these themselves; their tests are with
+    // those.
     $read = ['outer-sill', 'bonds', 'films', 'unit-depth', 'closed-foam', 'nail-base'];
     foreach (Schools::all() as $school) {
         foreach (array_slice($school['of'], 1) as ['value' => $answer]) {
-            $chosen = array_filter($choices, fn (array $p) => $p['name'] === str_replace('-', '_', $school['question']) && in_array($answer, $p['of'], true));
-            $somewhere = $chosen !== [] || Schools::materials($school['question'], $answer) !== [] || str_contains($codes, "@{$school['question']}.$answer") || in_array($school['question'], $read, true);
+            $chosen = array_filter(
+                $choices,
+                fn (array $p) => $p['name'] === str_replace('-', '_', $school['question']) &&
+                    in_array($answer, $p['of'], true),
+            );
+            $somewhere =
+                $chosen !== [] ||
+                Schools::materials($school['question'], $answer) !== [] ||
+                str_contains($codes, "@{$school['question']}.$answer") ||
+                in_array($school['question'], $read, true);
             expect($somewhere)->toBeTrue("{$school['question']}: $answer");
         }
     }
 });
 
-it('takes the flashing of openings from the school, where a method has such a piece and the opening does not say otherwise', function () {
-    $settled = fn (string $name) => Methods::settled(Methods::named($name), ['opening-flashing' => 'impermeable'], null);
-    expect($settled('flanged-unit-in-self-adhered'))->toBe(['strip_material' => 'membrane-butyl'])->and($settled('flanged-unit-in-fluid'))->toBe(['flashing_material' => 'fluid-impermeable'])
-        ->and($settled('board-joint'))->toBe([]);
-    $row = ['id' => 'w', 'title' => 'W', 'generator' => 'flanged-unit-in-self-adhered', 'parameters' => ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 140]];
-    $of = function (array $row): string {
-        $file = ['format' => 'apron-project/1', 'project' => ['name' => 'P', 'units' => 'si', 'schools' => ['opening-flashing' => 'impermeable']], 'openings' => [$row]];
+it(
+    'takes the flashing of openings from the school, where a method has such a piece and the opening does not say otherwise',
+    function () {
+        $settled = fn (string $name) => Methods::settled(
+            Methods::named($name),
+            ['opening-flashing' => 'impermeable'],
+            null,
+        );
+        expect($settled('flanged-unit-in-self-adhered'))
+            ->toBe(['strip_material' => 'membrane-butyl'])
+            ->and($settled('flanged-unit-in-fluid'))
+            ->toBe(['flashing_material' => 'fluid-impermeable'])
+            ->and($settled('board-joint'))
+            ->toBe([]);
+        $row = [
+            'id' => 'w',
+            'title' => 'W',
+            'generator' => 'flanged-unit-in-self-adhered',
+            'parameters' => ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 140],
+        ];
+        $of = function (array $row): string {
+            $file = [
+                'format' => 'apron-project/1',
+                'project' => ['name' => 'P', 'units' => 'si', 'schools' => ['opening-flashing' => 'impermeable']],
+                'openings' => [$row],
+            ];
 
-        return readProject($file)->details[0]->piece('head-strip')->material->id;
-    };
-    expect($of($row))->toBe('membrane-butyl')->and($of(array_replace_recursive($row, ['parameters' => ['strip_material' => 'flashing-strip']])))->toBe('flashing-strip');
-});
+            return readProject($file)->details[0]->piece('head-strip')->material->id;
+        };
+        expect($of($row))
+            ->toBe('membrane-butyl')
+            ->and($of(array_replace_recursive($row, ['parameters' => ['strip_material' => 'flashing-strip']])))
+            ->toBe('flashing-strip');
+    },
+);
 
-it('sets a unit as deep as the school says, by its own opening, where it can sit anywhere', function (string $school, array $parameters, ?float $setback) {
+it('sets a unit as deep as the school says, by its own opening, where it can sit anywhere', function (
+    string $school,
+    array $parameters,
+    ?float $setback,
+) {
     $method = $parameters['generator'] ?? 'strapped-unit-in-self-adhered';
     unset($parameters['generator']);
-    expect(Methods::settled(Methods::named($method), ['unit-depth' => $school], null, $parameters)['setback_mm'] ?? null)->toBe($setback);
+    expect(
+        Methods::settled(Methods::named($method), ['unit-depth' => $school], null, $parameters)['setback_mm'] ?? null,
+    )->toBe($setback);
 })->with([
     'as figured' => ['figure', ['depth_mm' => 140.0], null],
     'at the face' => ['outer-face', ['depth_mm' => 140.0], 0.0],
@@ -52,36 +102,70 @@ it('sets a unit as deep as the school says, by its own opening, where it can sit
     'in the middle, a deeper frame' => ['middle-third', ['depth_mm' => 200.0, 'frame_depth_mm' => 120.0], 40.0],
     'a frame as deep as the return' => ['middle-third', ['depth_mm' => 80.0], 0.0],
     'a flange has its place' => ['outer-face', ['depth_mm' => 140.0, 'generator' => 'flanged-unit-in-fluid'], null],
-    'behind a board it stays at the sheathing' => ['middle-third', ['depth_mm' => 140.0, 'generator' => 'unit-in-two-planes'], null],
+    'behind a board it stays at the sheathing' => [
+        'middle-third',
+        ['depth_mm' => 140.0, 'generator' => 'unit-in-two-planes'],
+        null,
+    ],
 ]);
 
 it('lets an opening of the schedule say its own depth', function () {
-    $of = fn (array $more) => readProject(['format' => 'apron-project/1', 'project' => ['name' => 'P', 'units' => 'si', 'schools' => ['unit-depth' => 'middle-third']], 'openings' => [['id' => 'w', 'title' => 'W', 'generator' => 'strapped-unit-in-fluid', 'parameters' => ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 160] + $more]]])->details[0]->unit->outerZ;
+    $of = fn (array $more) => readProject([
+        'format' => 'apron-project/1',
+        'project' => ['name' => 'P', 'units' => 'si', 'schools' => ['unit-depth' => 'middle-third']],
+        'openings' => [
+            [
+                'id' => 'w',
+                'title' => 'W',
+                'generator' => 'strapped-unit-in-fluid',
+                'parameters' => ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 160] + $more,
+            ],
+        ],
+    ])->details[0]->unit->outerZ;
     expect($of([]))->toBe(40.0)->and($of(['setback_mm' => 5]))->toBe(5.0);
 });
 
-it('closes the air line on four sides wherever the school puts the seal, and says what is lost without the bead at the sill', function (string $seal) {
-    $detail = Methods::named('strapped-unit-in-self-adhered')->make('o', 'O', ['width_mm' => 900.0, 'height_mm' => 1200.0, 'depth_mm' => 140.0, 'air_seal' => $seal], new Materials([], new Catalogue));
-    $does = array_map(fn ($step) => $step->does, $detail->steps);
-    expect((new DetailAssessment($detail))->air)->toBe(['sill' => true, 'head' => true, 'jamb-left' => true, 'jamb-right' => true])
-        ->and(end($does))->toBe(['sealant' => 'inner-air-seal', 'tape' => 'inner-tape', 'outer-tape' => 'inner-sill-bead'][$seal])
-        // The sill drains in every school.
-        ->and($detail->unit->joints['sill']->outer)->toBe(Edge::Open)->and($detail->unit->joints['head']->inner)->toBe($seal !== 'outer-tape');
-    $row = DetailWriter::write($detail);
-    $row['unit']['joints']['sill']['inner'] = false;
-    $without = new DetailAssessment(DetailFormat::read(Node::of($row), new Materials([], new Catalogue)));
-    expect($without->air['sill'])->toBeFalse()->and($without->severity()->value)->toBe('fail');
-})->with(['sealant', 'tape', 'outer-tape']);
+it(
+    'closes the air line on four sides wherever the school puts the seal, and says what is lost without the bead at the sill',
+    function (string $seal) {
+        $detail = Methods::named('strapped-unit-in-self-adhered')->make(
+            'o',
+            'O',
+            ['width_mm' => 900.0, 'height_mm' => 1200.0, 'depth_mm' => 140.0, 'air_seal' => $seal],
+            new Materials([], new Catalogue),
+        );
+        $does = array_map(fn ($step) => $step->does, $detail->steps);
+        expect((new DetailAssessment($detail))->air)
+            ->toBe(['sill' => true, 'head' => true, 'jamb-left' => true, 'jamb-right' => true])
+            ->and(end($does))
+            ->toBe(['sealant' => 'inner-air-seal', 'tape' => 'inner-tape', 'outer-tape' => 'inner-sill-bead'][$seal])
+            // The sill drains in every school.
+            ->and($detail->unit->joints['sill']->outer)
+            ->toBe(Edge::Open)
+            ->and($detail->unit->joints['head']->inner)
+            ->toBe($seal !== 'outer-tape');
+        $row = DetailWriter::write($detail);
+        $row['unit']['joints']['sill']['inner'] = false;
+        $without = new DetailAssessment(DetailFormat::read(Node::of($row), new Materials([], new Catalogue)));
+        expect($without->air['sill'])->toBeFalse()->and($without->severity()->value)->toBe('fail');
+    },
+)->with(['sealant', 'tape', 'outer-tape']);
 
 it('leaves out the gap under sheathing that is bedded', function () {
-    $cut = fn (string $foot) => Methods::named('sheathing-to-foundation')->make('d', 'D', ['length_mm' => 2000.0, 'sheathing_foot' => $foot], new Materials([], new Catalogue))->piece('foot-strip')->cut->width;
+    $cut = fn (string $foot) => Methods::named('sheathing-to-foundation')
+        ->make('d', 'D', ['length_mm' => 2000.0, 'sheathing_foot' => $foot], new Materials([], new Catalogue))
+        ->piece('foot-strip')->cut->width;
     expect($cut('gap') - $cut('bedded'))->toBe(6.0);
 });
 
 it('says on a card what the school of the project says', function () {
     $words = new Words(UnitSystem::SI);
-    expect($words->coded('handling.sealant', ['bead' => 'mass']))->toBe('handling.sealant@bead.mass')->and($words->coded('handling.sealant', ['bead' => 'tooled']))->toBe('handling.sealant')
-        ->and($words->coded('handling.metal', ['bead' => 'mass', 'press' => 'hand']))->toBe('handling.metal');
+    expect($words->coded('handling.sealant', ['bead' => 'mass']))
+        ->toBe('handling.sealant@bead.mass')
+        ->and($words->coded('handling.sealant', ['bead' => 'tooled']))
+        ->toBe('handling.sealant')
+        ->and($words->coded('handling.metal', ['bead' => 'mass', 'press' => 'hand']))
+        ->toBe('handling.metal');
 });
 
 function byMethod(string $name, array $parameters): Apron\Detail\Detail
@@ -92,24 +176,38 @@ function byMethod(string $name, array $parameters): Apron\Detail\Detail
 /** The detail with a change made to it as it is written. */
 function rewritten(Apron\Detail\Detail $detail, callable $change): DetailAssessment
 {
-    return new DetailAssessment(DetailFormat::read(Node::of($change(DetailWriter::write($detail))), new Materials([], new Catalogue)));
+    return new DetailAssessment(
+        DetailFormat::read(Node::of($change(DetailWriter::write($detail))), new Materials([], new Catalogue)),
+    );
 }
 
-it('lets what gets behind trim out again, caulked or not, and keeps it in once a bead closes the joint under the head trim', function () {
-    foreach (['drained', 'caulked'] as $trim) {
-        expect((new DetailAssessment(byMethod('flanged-unit-in-self-adhered', ['trim' => $trim])))->worst())->toBe(Outcome::Recovered);
-    }
-    $caulked = byMethod('flanged-unit-in-self-adhered', ['trim' => 'caulked']);
-    // The head strip drains between head trim and frame, which begins 13 mm inside of the hole; a bead tooled over the trim's foot closes that.
-    $closed = rewritten($caulked, function (array $row): array {
-        $row['pieces'][] = ['id' => 'head-bead', 'material' => 'sealant-silyl', 'kind' => 'sealant', 'step' => count($row['steps']), 'patches' => [['id' => 'head-bead.face', 'facet' => 'face', 'rect' => [13, 1187, 887, 1195]]]];
+it(
+    'lets what gets behind trim out again, caulked or not, and keeps it in once a bead closes the joint under the head trim',
+    function () {
+        foreach (['drained', 'caulked'] as $trim) {
+            expect((new DetailAssessment(byMethod('flanged-unit-in-self-adhered', ['trim' => $trim])))->worst())->toBe(
+                Outcome::Recovered,
+            );
+        }
+        $caulked = byMethod('flanged-unit-in-self-adhered', ['trim' => 'caulked']);
+        // The head strip drains between head trim and frame, which begins 13 mm inside of the hole; a bead tooled over
+        // the trim's foot closes that.
+        $closed = rewritten($caulked, function (array $row): array {
+            $row['pieces'][] = [
+                'id' => 'head-bead',
+                'material' => 'sealant-silyl',
+                'kind' => 'sealant',
+                'step' => count($row['steps']),
+                'patches' => [['id' => 'head-bead.face', 'facet' => 'face', 'rect' => [13, 1187, 887, 1195]]],
+            ];
 
-        return $row;
-    });
-    expect($closed->worst())->toBe(Outcome::Trapped);
-    $found = array_values(array_filter($closed->findings(), fn ($f) => $f->code === 'rain.trapped'));
-    expect($found)->not->toBe([])->and($found[0]->figures['piece'])->toBe('head-bead');
-});
+            return $row;
+        });
+        expect($closed->worst())->toBe(Outcome::Trapped);
+        $found = array_values(array_filter($closed->findings(), fn ($f) => $f->code === 'rain.trapped'));
+        expect($found)->not->toBe([])->and($found[0]->figures['piece'])->toBe('head-bead');
+    },
+);
 
 it('leaves the trim’s foot, and the frame’s, open to drain', function () {
     foreach (['drained', 'caulked'] as $trim) {
@@ -124,7 +222,15 @@ it('leaves the trim’s foot, and the frame’s, open to drain', function () {
         }
         $assessed = new DetailAssessment($detail);
         // Trim lies over strips and is no lap of theirs.
-        expect($assessed->sill['outer_joint']->value)->toBe('pass')->and(array_filter($assessed->findings(), fn ($f) => $f->code === 'lap.reversed' && str_contains((string) $f->discriminator, 'trim')))->toBe([]);
+        expect($assessed->sill['outer_joint']->value)
+            ->toBe('pass')
+            ->and(
+                array_filter(
+                    $assessed->findings(),
+                    fn ($f) => $f->code === 'lap.reversed' && str_contains((string) $f->discriminator, 'trim'),
+                ),
+            )
+            ->toBe([]);
     }
 });
 
@@ -132,14 +238,24 @@ it('spots the heads of fasteners: each leaks without its spot, under a tape it n
     $all = byMethod($method, ['fastener_heads' => 'all']);
     $some = byMethod($method, ['fastener_heads' => 'outside-joints']);
     [$spots, $fewer] = [count($all->piece('spots')->patches), count($some->piece('spots')->patches)];
-    expect($spots)->toBe(count($all->fasteners))->and($fewer)->toBeLessThan($spots)->toBeGreaterThan(0)
-        ->and((new DetailAssessment($some))->severity()->value)->toBe('caution');
+    expect($spots)
+        ->toBe(count($all->fasteners))
+        ->and($fewer)
+        ->toBeLessThan($spots)
+        ->toBeGreaterThan(0)
+        ->and((new DetailAssessment($some))->severity()->value)
+        ->toBe('caution');
     // One spot forgotten: its fastener wets the wall.
     $bare = rewritten($some, function (array $row): array {
         foreach ($row['pieces'] as &$piece) {
             if ($piece['id'] === 'spots') {
                 // One beside the opening, clear of its strips.
-                $clear = array_keys(array_filter($piece['patches'], fn (array $p) => $p['rect'][0] > 1150 && $p['rect'][1] > 300 && $p['rect'][3] < 900));
+                $clear = array_keys(
+                    array_filter(
+                        $piece['patches'],
+                        fn (array $p) => $p['rect'][0] > 1150 && $p['rect'][1] > 300 && $p['rect'][3] < 900,
+                    ),
+                );
                 array_splice($piece['patches'], $clear[0], 1);
             }
         }
@@ -155,80 +271,159 @@ it('sets each head in a board and clear of its edges, two beside the joint, and 
     foreach ($detail->fasteners as $i => $head) {
         expect($head->through)->toHaveCount(1, $head->id);
         foreach (array_slice($detail->fasteners, $i + 1) as $other) {
-            expect(abs($head->u - $other->u) >= 25 || abs($head->v - $other->v) >= 300)->toBeTrue("$head->id and $other->id");
+            expect(abs($head->u - $other->u) >= 25 || abs($head->v - $other->v) >= 300)->toBeTrue(
+                "$head->id and $other->id",
+            );
         }
         // 12.5 mm of sealant round the head stays off the hole, 900 × 1200.
         expect($head->u > -12.5 && $head->u < 912.5 && $head->v > -12.5 && $head->v < 1212.5)->toBeFalse($head->id);
     }
-    $beside = array_unique(array_map(fn ($head) => $head->u, array_filter($detail->fasteners, fn ($head) => abs($head->u - 450) < 30)));
+    $beside = array_unique(
+        array_map(fn ($head) => $head->u, array_filter($detail->fasteners, fn ($head) => abs($head->u - 450) < 30)),
+    );
     sort($beside);
     expect($beside)->toBe([435.0, 465.0]);
 });
 
 it('draws no more heads than show something, and says what to change', function () {
-    expect(fn () => byMethod('flanged-unit-in-faced-sheathing', ['width_mm' => 6000.0, 'height_mm' => 6000.0, 'fastener_heads' => 'all', 'fastener_spacing_mm' => 100.0]))->toThrow(Apron\Drafting\CannotGenerate::class, 'fastener_spacing_mm');
+    expect(
+        fn () => byMethod('flanged-unit-in-faced-sheathing', [
+            'width_mm' => 6000.0,
+            'height_mm' => 6000.0,
+            'fastener_heads' => 'all',
+            'fastener_spacing_mm' => 100.0,
+        ]),
+    )->toThrow(Apron\Drafting\CannotGenerate::class, 'fastener_spacing_mm');
 });
 
-it('pulls or leaves a screw that missed by what can be reached, unless the school says which', function (array $parameters, bool $pulled) {
+it('pulls or leaves a screw that missed by what can be reached, unless the school says which', function (
+    array $parameters,
+    bool $pulled,
+) {
     $detail = byMethod('missed-screw', $parameters);
     $states = HalfBuilt::eachStep($detail);
-    expect(array_filter($detail->pieces, fn ($p) => $p->id === 'hole-patch'))->toHaveCount($pulled ? 1 : 0)
-        ->and((new DetailAssessment($detail))->worst())->toBe($pulled ? Outcome::ReliesOnBond : Outcome::Shed)
+    expect(array_filter($detail->pieces, fn ($p) => $p->id === 'hole-patch'))
+        ->toHaveCount($pulled ? 1 : 0)
+        ->and((new DetailAssessment($detail))->worst())
+        ->toBe($pulled ? Outcome::ReliesOnBond : Outcome::Shed)
         // Between pulling and patching, the hole leaks.
-        ->and($states[count($states) - ($pulled ? 2 : 1)]['worst'])->toBe($pulled ? Outcome::Wets : Outcome::Shed);
+        ->and($states[count($states) - ($pulled ? 2 : 1)]['worst'])
+        ->toBe($pulled ? Outcome::Wets : Outcome::Shed);
 })->with([
-    'reachable' => [['reach' => 'before-cover'], true], 'covered' => [['reach' => 'covered'], false],
-    'left though reachable' => [['missed_screw' => 'leave', 'reach' => 'before-cover'], false], 'pulled though covered' => [['missed_screw' => 'pull', 'reach' => 'covered'], true],
+    'reachable' => [['reach' => 'before-cover'], true],
+    'covered' => [['reach' => 'covered'], false],
+    'left though reachable' => [['missed_screw' => 'leave', 'reach' => 'before-cover'], false],
+    'pulled though covered' => [['missed_screw' => 'pull', 'reach' => 'covered'], true],
 ]);
 
 it('opens the cover first where a screw is pulled that is covered, and refuses a screw that did not miss', function () {
-    $does = fn (array $parameters) => array_map(fn ($step) => $step->does, byMethod('missed-screw', $parameters)->steps);
-    expect($does(['missed_screw' => 'pull', 'reach' => 'covered']))->toBe(['plane-over-wall', 'cover-opened', 'screw-pulled', 'hole-patched'])->and($does(['missed_screw' => 'pull']))->toBe(['plane-over-wall', 'screw-pulled', 'hole-patched'])
-        ->and(fn () => byMethod('missed-screw', ['missed_by_mm' => 2.0]))->toThrow(Apron\Drafting\CannotGenerate::class, 'in the stud');
+    $does = fn (array $parameters) => array_map(
+        fn ($step) => $step->does,
+        byMethod('missed-screw', $parameters)->steps,
+    );
+    expect($does(['missed_screw' => 'pull', 'reach' => 'covered']))
+        ->toBe(['plane-over-wall', 'cover-opened', 'screw-pulled', 'hole-patched'])
+        ->and($does(['missed_screw' => 'pull']))
+        ->toBe(['plane-over-wall', 'screw-pulled', 'hole-patched'])
+        ->and(fn () => byMethod('missed-screw', ['missed_by_mm' => 2.0]))
+        ->toThrow(Apron\Drafting\CannotGenerate::class, 'in the stud');
 });
 
-it('takes a small pipe through thick board at either plane: sealed at the sheathing in both, led out over it in one', function () {
-    $taped = new DetailAssessment(byMethod('pipe-through-board', ['diameter_mm' => 60.0]));
-    $through = new DetailAssessment(byMethod('pipe-through-board', ['diameter_mm' => 60.0, 'board_penetration' => 'flashed-through']));
-    $behind = fn (DetailAssessment $a) => array_unique(array_map(fn ($s) => $s->outcome->told(), array_filter($a->strips, fn ($s) => $s->facet === 'above')));
-    // Over the pipe, water behind the board comes down onto its collar; or is led out above it and never meets the pipe.
-    expect($behind($taped))->toContain('relies on seal')->and(array_values($behind($through)))->toBe(['shed']);
-    // What runs down the sheathing leaves by the drip at the base.
-    foreach ($taped->strips as $strip) {
-        expect($strip->facet === 'outer-face' || $strip->told()->route[count($strip->told()->route) - 1][0] === 'outer-foot')->toBeTrue();
-    }
-    // Without its collar the pipe wets the sheathing in either school.
-    foreach (['outer-face', 'flashed-through'] as $school) {
-        $bare = rewritten(byMethod('pipe-through-board', ['diameter_mm' => 60.0, 'board_penetration' => $school]), function (array $row): array {
-            foreach ($row['penetrations'] as &$pipe) {
-                $pipe['sealed_to'] = array_values(array_diff($pipe['sealed_to'], ['collar']));
-            }
+it(
+    'takes a small pipe through thick board at either plane: sealed at the sheathing in both, led out over it in one',
+    function () {
+        $taped = new DetailAssessment(byMethod('pipe-through-board', ['diameter_mm' => 60.0]));
+        $through = new DetailAssessment(
+            byMethod('pipe-through-board', ['diameter_mm' => 60.0, 'board_penetration' => 'flashed-through']),
+        );
+        $behind = fn (DetailAssessment $a) => array_unique(
+            array_map(fn ($s) => $s->outcome->told(), array_filter($a->strips, fn ($s) => $s->facet === 'above')),
+        );
+        // Over the pipe, water behind the board comes down onto its collar; or is led out above it and never meets the
+        // pipe.
+        expect($behind($taped))
+            ->toContain('relies on seal')
+            ->and(array_values($behind($through)))
+            ->toBe(['shed']);
+        // What runs down the sheathing leaves by the drip at the base.
+        foreach ($taped->strips as $strip) {
+            expect(
+                $strip->facet === 'outer-face' ||
+                    $strip->told()->route[count($strip->told()->route) - 1][0] === 'outer-foot',
+            )->toBeTrue();
+        }
+        // Without its collar the pipe wets the sheathing in either school.
+        foreach (['outer-face', 'flashed-through'] as $school) {
+            $bare = rewritten(
+                byMethod('pipe-through-board', ['diameter_mm' => 60.0, 'board_penetration' => $school]),
+                function (array $row): array {
+                    foreach ($row['penetrations'] as &$pipe) {
+                        $pipe['sealed_to'] = array_values(array_diff($pipe['sealed_to'], ['collar']));
+                    }
 
-            return $row;
-        });
-        expect($bare->severity()->value)->toBe('fail');
-    }
-});
+                    return $row;
+                },
+            );
+            expect($bare->severity()->value)->toBe('fail');
+        }
+    },
+);
 
 it('asks of a solid wall without a sheet that it bears water, and hangs its head on a seal', function () {
     $omitted = byMethod('unit-in-solid-wall', ['solid_sheet' => 'omitted']);
     $assessed = new DetailAssessment($omitted);
-    expect($omitted->tolerant)->toBe(['face'])->and(array_filter($omitted->pieces, fn ($p) => in_array($p->id, ['field', 'course-above'], true)))->toBe([])
-        ->and($assessed->air)->not->toContain(false)->and($assessed->severity()->value)->toBe('caution');
+    expect($omitted->tolerant)
+        ->toBe(['face'])
+        ->and(array_filter($omitted->pieces, fn ($p) => in_array($p->id, ['field', 'course-above'], true)))
+        ->toBe([])
+        ->and($assessed->air)
+        ->not->toContain(false)
+        ->and($assessed->severity()->value)
+        ->toBe('caution');
     $told = array_values(array_filter($assessed->findings(), fn ($f) => str_starts_with($f->code, 'rain.')));
-    expect($told)->toHaveCount(1)->and($told[0]->code)->toBe('rain.seal')->and($told[0]->figures['piece'])->toBe('head-strip');
+    expect($told)
+        ->toHaveCount(1)
+        ->and($told[0]->code)
+        ->toBe('rain.seal')
+        ->and($told[0]->figures['piece'])
+        ->toBe('head-strip');
     // On a wall that does not bear it, the same dressing fails.
-    expect(rewritten($omitted, fn (array $row) => array_diff_key($row, ['tolerant' => 0, 'generated' => 0]))->severity()->value)->toBe('fail');
+    expect(
+        rewritten($omitted, fn (array $row) => array_diff_key($row, ['tolerant' => 0, 'generated' => 0]))->severity()
+            ->value,
+    )->toBe('fail');
 });
 
 it('takes one family of tape throughout where the project says so, and only where openings are dressed', function () {
     $families = function (string $school): array {
-        $row = ['id' => 'w', 'title' => 'W', 'generator' => 'flanged-unit-in-fastened-sheet', 'parameters' => ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 140]];
-        $detail = readProject(['format' => 'apron-project/1', 'project' => ['name' => 'P', 'units' => 'si', 'schools' => ['tapes' => $school]], 'openings' => [$row]])->details[0];
-        $taped = array_filter($detail->pieces, fn ($p) => in_array($p->kind->value, ['tape', 'membrane', 'formable'], true));
+        $row = [
+            'id' => 'w',
+            'title' => 'W',
+            'generator' => 'flanged-unit-in-fastened-sheet',
+            'parameters' => ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 140],
+        ];
+        $detail = readProject([
+            'format' => 'apron-project/1',
+            'project' => ['name' => 'P', 'units' => 'si', 'schools' => ['tapes' => $school]],
+            'openings' => [$row],
+        ])->details[0];
+        $taped = array_filter(
+            $detail->pieces,
+            fn ($p) => in_array($p->kind->value, ['tape', 'membrane', 'formable'], true),
+        );
 
         return array_values(array_unique(array_map(fn ($p) => $p->material->family, $taped)));
     };
-    expect($families('one-family'))->toBe(['butyl'])->and(count($families('by-task')))->toBe(2)
-        ->and(Methods::settled(Methods::named('movement-joint'), ['tapes' => 'one-family', 'opening-flashing' => 'impermeable'], null))->toBe([]);
+    expect($families('one-family'))
+        ->toBe(['butyl'])
+        ->and(count($families('by-task')))
+        ->toBe(2)
+        ->and(
+            Methods::settled(
+                Methods::named('movement-joint'),
+                ['tapes' => 'one-family', 'opening-flashing' => 'impermeable'],
+                null,
+            ),
+        )
+        ->toBe([]);
 });

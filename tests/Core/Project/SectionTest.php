@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 // What a new section of the project file takes: one class, here. Everything else is built from it.
 
 use Apron\Json\Node;
@@ -23,23 +25,39 @@ function notesFile(array $notes): array
 }
 
 it('is read, judged and written by its own class alone', function () {
-    $file = notesFile([['id' => 'n1', 'says' => 'The roof is next year.'], ['id' => 'n2', 'says' => 'Ask who owns the gutter?']]);
+    $file = notesFile([
+        ['id' => 'n1', 'says' => 'The roof is next year.'],
+        ['id' => 'n2', 'says' => 'Ask who owns the gutter?'],
+    ]);
     $project = ProjectFormat::read(Node::of($file), new Catalogue, withNotes());
-    expect(array_keys($project->of(NotesSection::class)))->toBe(['n1', 'n2'])
-        ->and(json_decode(ProjectFormat::write($project), true))->toBe($file);
+    expect(array_keys($project->of(NotesSection::class)))
+        ->toBe(['n1', 'n2'])
+        ->and(json_decode(ProjectFormat::write($project), true))
+        ->toBe($file);
     $said = (new Assessment($project))->toArray(new Words(UnitSystem::SI));
-    expect($said['notes'])->toBe([['id' => 'n1', 'asks' => false], ['id' => 'n2', 'asks' => true]])
-        ->and(array_column($said['findings'], 'subject'))->toBe(['notes/n2']);
+    expect($said['notes'])
+        ->toBe([['id' => 'n1', 'asks' => false], ['id' => 'n2', 'asks' => true]])
+        ->and(array_column($said['findings'], 'subject'))
+        ->toBe(['notes/n2']);
 });
 
 it('refuses its own rows with their place, and is refused where it is not registered', function () {
-    $read = fn (array $file, ?Sections $sections = null) => ProjectFormat::read(Node::of($file), new Catalogue, $sections);
-    expect(fn () => $read(notesFile([['id' => 'n1']]), withNotes()))->toThrow(Apron\Json\FileRefused::class, '/notes/0/says')
-        ->and(fn () => $read(notesFile([['id' => 'n1', 'says' => 'a'], ['id' => 'n1', 'says' => 'b']]), withNotes()))->toThrow(Apron\Json\FileRefused::class, '/notes/1/id')
-        ->and(fn () => $read(notesFile([['id' => 'n1', 'says' => 'a']])))->toThrow(Apron\Json\FileRefused::class, 'notes');
+    $read = fn (array $file, ?Sections $sections = null) => ProjectFormat::read(
+        Node::of($file),
+        new Catalogue,
+        $sections,
+    );
+    expect(fn () => $read(notesFile([['id' => 'n1']]), withNotes()))
+        ->toThrow(Apron\Json\FileRefused::class, '/notes/0/says')
+        ->and(fn () => $read(notesFile([['id' => 'n1', 'says' => 'a'], ['id' => 'n1', 'says' => 'b']]), withNotes()))
+        ->toThrow(Apron\Json\FileRefused::class, '/notes/1/id')
+        ->and(fn () => $read(notesFile([['id' => 'n1', 'says' => 'a']])))
+        ->toThrow(Apron\Json\FileRefused::class, 'notes');
 });
 
 it('describes itself', function () {
-    expect(withNotes()->schema()['notes'])->toBe(['type' => 'array', 'items' => ['$ref' => '#/$defs/Note']])
-        ->and(withNotes()->keys())->toBe([...Sections::usual()->keys(), 'notes']);
+    expect(withNotes()->schema()['notes'])
+        ->toBe(['type' => 'array', 'items' => ['$ref' => '#/$defs/Note']])
+        ->and(withNotes()->keys())
+        ->toBe([...Sections::usual()->keys(), 'notes']);
 });

@@ -1,8 +1,10 @@
 <?php
 
-// The second tracer at openings: the plain crossing of SecondOpinionTest within a facet, and here, from the rules alone, what happens at
-// the head, at the foot of a jamb and over the arris of the sill. Random openings with pieces left out, cut short, laid in any order
-// and with any edges; every branch walked.
+declare(strict_types=1);
+
+// The second tracer at openings: the plain crossing of SecondOpinionTest within a facet, and here, from the rules
+// alone, what happens at the head, at the foot of a jamb and over the arris of the sill. Random openings with pieces
+// left out, cut short, laid in any order and with any edges; every branch walked.
 
 require_once __DIR__.'/Support.php';
 require_once __DIR__.'/second-opinion.php';
@@ -10,7 +12,11 @@ require_once __DIR__.'/second-opinion.php';
 const WIDE = 1000.0;
 const HIGH = 1000.0;
 
-/** Pieces of an opening of 1000 × 1000, margin 500, 140 deep, each there or not, in any order, with any edge. @return list<array> */
+/**
+ * Pieces of an opening of 1000 × 1000, margin 500, 140 deep, each there or not, in any order, with any edge.
+ *
+ * @return list<array>
+ */
 function anyOpening(int $seed): array
 {
     mt_srand($seed);
@@ -19,35 +25,63 @@ function anyOpening(int $seed): array
     $joined = ['joined' => ['j']];
     $pieces = [];
     $add = function (string $id, array $patches) use (&$pieces, $any): void {
-        $pieces[] = piece($id, 'sheet', 0, $patches, ['edges' => array_fill_keys(['top', 'bottom', 'left', 'right'], $any(['open', 'adhered', 'adhered', 'sealed']))]);
+        $pieces[] = piece($id, 'sheet', 0, $patches, [
+            'edges' => array_fill_keys(
+                ['top', 'bottom', 'left', 'right'],
+                $any(['open', 'adhered', 'adhered', 'sealed']),
+            ),
+        ]);
     };
     if (! $some(8)) {
         $up = $any([1000, 1100]);
-        $add('field', [['face', [-500, -500, 1500, 0], $joined], ['face', [-500, 0, 0, $up], $joined], ['face', [1000, 0, 1500, $up], $joined]]);
+        $add('field', [
+            ['face', [-500, -500, 1500, 0], $joined],
+            ['face', [-500, 0, 0, $up], $joined],
+            ['face', [1000, 0, 1500, $up], $joined],
+        ]);
     }
     if (! $some(8)) {
         $add('above', [['face', [-500, $any([1000, 1050, 1100]), 1500, 1500]]]);
     }
     if (! $some(6)) {
         $leg = $some() || $some() ? [['face', [-75, -75, 1075, 0], $joined]] : [];
-        $ears = $leg !== [] && $some() ? [['face', [-75, 0, 0, 150], $joined], ['face', [1000, 0, 1075, 150], $joined]] : [];
-        $turned = $some() || $some() ? [['jamb-left', [0, 0, 140, 150], $joined], ['jamb-right', [0, 0, 140, 150], $joined]] : [];
+        $ears =
+            $leg !== [] && $some()
+                ? [['face', [-75, 0, 0, 150], $joined], ['face', [1000, 0, 1075, 150], $joined]]
+                : [];
+        $turned =
+            $some() || $some()
+                ? [['jamb-left', [0, 0, 140, 150], $joined], ['jamb-right', [0, 0, 140, 150], $joined]]
+                : [];
         $add('pan', [['sill', [0, $some(5) ? 30 : 0, 1000, 140], $joined], ...$leg, ...$ears, ...$turned]);
     }
     if ($some(3)) {
-        $add('liner-sill', [['sill', [0, 0, 1000, $any([60, 140])], $some() ? $joined : []], ...($some() ? [['face', [0, -200, 1000, 0], $joined]] : [])]);
+        $add('liner-sill', [
+            ['sill', [0, 0, 1000, $any([60, 140])], $some() ? $joined : []],
+            ...$some() ? [['face', [0, -200, 1000, 0], $joined]] : [],
+        ]);
     }
-    foreach (['left' => ['jamb-left', [-75, 0]], 'right' => ['jamb-right', [1000, 1075]]] as $side => [$jamb, [$u0, $u1]]) {
+    foreach (
+        ['left' => ['jamb-left', [-75, 0]], 'right' => ['jamb-right', [1000, 1075]]] as $side => [$jamb, [$u0, $u1]]
+    ) {
         if (! $some(5)) {
             $foot = $any([0, 75, 100, 150, 200]);
-            $add("liner-$side", [[$jamb, [0, $foot, 140, 1000], $joined], ...($some() ? [['face', [$u0, $foot, $u1, 1000], $joined]] : [])]);
+            $add("liner-$side", [
+                [$jamb, [0, $foot, 140, 1000], $joined],
+                ...$some() ? [['face', [$u0, $foot, $u1, 1000], $joined]] : [],
+            ]);
         }
         if ($some()) {
-            $add("strip-$side", [['face', [$side === 'left' ? -150 : 1000, 0, $side === 'left' ? 0 : 1150, $any([1000, 1050, 1100])]]]);
+            $add("strip-$side", [
+                ['face', [$side === 'left' ? -150 : 1000, 0, $side === 'left' ? 0 : 1150, $any([1000, 1050, 1100])]],
+            ]);
         }
     }
     if ($some()) {
-        $add('head', [['face', [-100, 1000, 1100, $any([1050, 1100, 1200])], $joined], ...($some() ? [['head', [0, 0, 1000, 140], $joined]] : [])]);
+        $add('head', [
+            ['face', [-100, 1000, 1100, $any([1050, 1100, 1200])], $joined],
+            ...$some() ? [['head', [0, 0, 1000, 140], $joined]] : [],
+        ]);
     }
     if (! $some(3)) {
         $add('unit', [['face', [-25, -25, 1025, 1025]]]);
@@ -65,11 +99,22 @@ function anyOpening(int $seed): array
 /** The plain tracer on the pieces of an opening, each laid in a step of its own. */
 final class PlainOpening
 {
-    private const RANK = ['shed' => 0, 'recovered' => 1, 'relies on seal' => 2, 'ponds' => 3, 'relies on bond' => 4, 'trapped' => 5, 'wets substrate' => 6];
+    private const RANK = [
+        'shed' => 0,
+        'recovered' => 1,
+        'relies on seal' => 2,
+        'ponds' => 3,
+        'relies on bond' => 4,
+        'trapped' => 5,
+        'wets substrate' => 6,
+    ];
 
     /** @param  list<array>  $pieces  in their order */
-    public function __construct(private readonly array $pieces, private readonly float $outer, private readonly float $inner)
-    {
+    public function __construct(
+        private readonly array $pieces,
+        private readonly float $outer,
+        private readonly float $inner,
+    ) {
     }
 
     /**
@@ -81,14 +126,30 @@ final class PlainOpening
     {
         $column = [];
         foreach ($this->pieces as $n => $piece) {
-            $parts = array_values(array_filter($piece['patches'], fn (array $p) => $p['facet'] === $facet && $p['rect'][0] < $u && $u < $p['rect'][2]));
+            $parts = array_values(
+                array_filter(
+                    $piece['patches'],
+                    fn (array $p) => $p['facet'] === $facet && $p['rect'][0] < $u && $u < $p['rect'][2],
+                ),
+            );
             usort($parts, fn (array $a, array $b) => $a['rect'][1] <=> $b['rect'][1]);
             foreach ($parts as $part) {
                 $last = count($column) - 1;
-                if ($last >= 0 && $column[$last]['piece'] === $n && $column[$last]['v1'] === (float) $part['rect'][1] && isset($part['joined'])) {
+                if (
+                    $last >= 0 &&
+                    $column[$last]['piece'] === $n &&
+                    $column[$last]['v1'] === (float) $part['rect'][1] &&
+                    isset($part['joined'])
+                ) {
                     $column[$last]['v1'] = (float) $part['rect'][3];
                 } else {
-                    $column[] = ['v0' => (float) $part['rect'][1], 'v1' => (float) $part['rect'][3], 'top' => $piece['edges']['top'], 'bottom' => $piece['edges']['bottom'], 'piece' => $n];
+                    $column[] = [
+                        'v0' => (float) $part['rect'][1],
+                        'v1' => (float) $part['rect'][3],
+                        'top' => $piece['edges']['top'],
+                        'bottom' => $piece['edges']['bottom'],
+                        'piece' => $n,
+                    ];
                 }
             }
         }
@@ -96,11 +157,19 @@ final class PlainOpening
         return $column;
     }
 
-    /** Whether a piece goes on, joined, onto a facet at a place: where a patch of it lies with one edge on the arris. */
+    /**
+     * Whether a piece goes on, joined, onto a facet at a place: where a patch of it lies with one edge on the arris.
+     */
     private function goesOnto(int $piece, string $from, string $facet, float $u, string $edge): bool
     {
-        $on = array_filter($this->pieces[$piece]['patches'], fn (array $p) => $p['facet'] === $facet && isset($p['joined']) && $this->meets($p, $u, $edge));
-        $off = array_filter($this->pieces[$piece]['patches'], fn (array $p) => $p['facet'] === $from && isset($p['joined']));
+        $on = array_filter(
+            $this->pieces[$piece]['patches'],
+            fn (array $p) => $p['facet'] === $facet && isset($p['joined']) && $this->meets($p, $u, $edge),
+        );
+        $off = array_filter(
+            $this->pieces[$piece]['patches'],
+            fn (array $p) => $p['facet'] === $from && isset($p['joined']),
+        );
 
         return $on !== [] && $off !== [];
     }
@@ -137,7 +206,10 @@ final class PlainOpening
     /** The outermost that lies over the stretch just under a level. */
     private function outermost(array $column, float $above, float $below): ?int
     {
-        $over = array_filter(array_keys($column), fn (int $i) => $column[$i]['v1'] >= $above && $column[$i]['v0'] <= $below);
+        $over = array_filter(
+            array_keys($column),
+            fn (int $i) => $column[$i]['v1'] >= $above && $column[$i]['v0'] <= $below,
+        );
 
         return $over === [] ? null : max($over);
     }
@@ -155,7 +227,13 @@ final class PlainOpening
         $levels = $this->levels($column, $facet, $u);
         $level = $levels[array_search($above, $levels, true) + 1];
         $foot = $level === end($levels);
-        if ($facet === 'face' && $u > 0 && $u < WIDE && $level === HIGH && ($ways = $this->head($column, $u, $above, $on)) !== null) {
+        if (
+            $facet === 'face' &&
+            $u > 0 &&
+            $u < WIDE &&
+            $level === HIGH &&
+            ($ways = $this->head($column, $u, $above, $on)) !== null
+        ) {
             return $ways;
         }
         if ($foot && $facet !== 'face') {
@@ -165,7 +243,14 @@ final class PlainOpening
         $shift = $facet === 'face' ? 500.0 : 0.0;
         $raised = array_map(fn (array $p) => ['v0' => $p['v0'] + $shift, 'v1' => $p['v1'] + $shift] + $p, $column);
 
-        return array_map(fn (array $w) => ['cost' => $w['cost'], 'events' => $w['events'], 'to' => $w['ends'] ? [] : [[$facet, $u, $level, $w['on']]]], crossed($raised, $on, $above + $shift, $level + $shift));
+        return array_map(
+            fn (array $w) => [
+                'cost' => $w['cost'],
+                'events' => $w['events'],
+                'to' => $w['ends'] ? [] : [[$facet, $u, $level, $w['on']]],
+            ],
+            crossed($raised, $on, $above + $shift, $level + $shift),
+        );
     }
 
     /** Where the hole begins; null where the crossing is an ordinary one. */
@@ -187,7 +272,10 @@ final class PlainOpening
                 [$let, $covered] = [false, true];
                 break;
             }
-            if ($this->goesOnto($column[$i]['piece'], 'face', 'head', $u, 'foot of the head') || $column[$i]['bottom'] !== 'open') {
+            if (
+                $this->goesOnto($column[$i]['piece'], 'face', 'head', $u, 'foot of the head') ||
+                $column[$i]['bottom'] !== 'open'
+            ) {
                 return [['cost' => 0, 'events' => ['trapped'], 'to' => []]];
             }
             $let = true;
@@ -202,7 +290,13 @@ final class PlainOpening
             $at = $levels[count($levels) - 2];
             $to = $this->outermost($sill, $at, 0.0);
 
-            return [['cost' => 0, 'events' => $to === null && $on !== null ? [...$events, 'wets substrate'] : $events, 'to' => [['sill', $u, $at, $to]]]];
+            return [
+                [
+                    'cost' => 0,
+                    'events' => $to === null && $on !== null ? [...$events, 'wets substrate'] : $events,
+                    'to' => [['sill', $u, $at, $to]],
+                ],
+            ];
         }
         $folded = $on !== null && $this->goesOnto($column[$on]['piece'], 'face', 'head', $u, 'foot of the head');
         $to = [];
@@ -244,11 +338,18 @@ final class PlainOpening
         foreach ($this->pieces as $piece) {
             foreach ($piece['patches'] as $p) {
                 if (str_starts_with($p['facet'], 'jamb') || $p['facet'] === 'sill') {
-                    array_push($cuts, ...($p['facet'] === 'sill' ? [$p['rect'][1], $p['rect'][3]] : [$p['rect'][0], $p['rect'][2]]));
+                    array_push(
+                        $cuts,
+                        ...$p['facet'] === 'sill' ? [$p['rect'][1], $p['rect'][3]] : [$p['rect'][0], $p['rect'][2]],
+                    );
                 }
             }
         }
-        $cuts = array_values(array_unique(array_map(floatval(...), array_filter($cuts, fn ($z) => $z >= $this->outer && $z <= $this->inner))));
+        $cuts = array_values(
+            array_unique(
+                array_map(floatval(...), array_filter($cuts, fn ($z) => $z >= $this->outer && $z <= $this->inner)),
+            ),
+        );
         sort($cuts);
 
         return array_map(fn (int $i) => ($cuts[$i] + $cuts[$i + 1]) / 2, range(0, count($cuts) - 2));
@@ -274,7 +375,14 @@ final class PlainOpening
                 return null;
             }
 
-            return array_values(array_filter(array_keys($beyond), fn (int $k) => $beyond[$k]['piece'] === $column[$i]['piece'] && ($facet !== 'sill' || $beyond[$k]['v1'] === 0.0) && ($facet === 'sill' || ($beyond[$k]['v0'] < $x && $beyond[$k]['v1'] > $x))))[0] ?? null;
+            return array_values(
+                array_filter(
+                    array_keys($beyond),
+                    fn (int $k) => $beyond[$k]['piece'] === $column[$i]['piece'] &&
+                        ($facet !== 'sill' || $beyond[$k]['v1'] === 0.0) &&
+                        ($facet === 'sill' || ($beyond[$k]['v0'] < $x && $beyond[$k]['v1'] > $x)),
+                ),
+            )[0] ?? null;
         };
         $events = [];
         $let = false;
@@ -293,9 +401,27 @@ final class PlainOpening
         }
         $events = $let ? ['recovered'] : [];
         // What begins at the arris: on the face with its top there, on the sill with its side in the corner.
-        $begins = array_values(array_filter(array_keys($beyond), fn (int $k) => $facet === 'sill' ? $beyond[$k]['v1'] === 0.0 : $beyond[$k]['v0'] < $x && $beyond[$k]['v1'] > $x));
-        $fresh = array_values(array_filter($begins, fn (int $k) => array_filter(array_keys($column), fn (int $i) => $reaches($i) && $onward($i) === $k) === []));
-        $land = function (?int $carrier, array $told, int $cost, array $starting) use ($to, $across, $start, $beyond): array {
+        $begins = array_values(
+            array_filter(
+                array_keys($beyond),
+                fn (int $k) => $facet === 'sill'
+                    ? $beyond[$k]['v1'] === 0.0
+                    : $beyond[$k]['v0'] < $x && $beyond[$k]['v1'] > $x,
+            ),
+        );
+        $fresh = array_values(
+            array_filter(
+                $begins,
+                fn (int $k) => array_filter(array_keys($column), fn (int $i) => $reaches($i) && $onward($i) === $k) ===
+                    [],
+            ),
+        );
+        $land = function (?int $carrier, array $told, int $cost, array $starting) use (
+            $to,
+            $across,
+            $start,
+            $beyond,
+        ): array {
             $ways = [];
             foreach ($starting as $k) {
                 if ($k <= ($carrier ?? -1)) {
@@ -319,16 +445,29 @@ final class PlainOpening
         }
         $ways = [];
         // A seal at its foot is to whatever touches the arris, what goes over that among it.
-        $sealed = array_values(array_filter($begins, fn (int $k) => $column[$on]['bottom'] === 'sealed' || $beyond[$k]['top'] === 'sealed'));
+        $sealed = array_values(
+            array_filter(
+                $begins,
+                fn (int $k) => $column[$on]['bottom'] === 'sealed' || $beyond[$k]['top'] === 'sealed',
+            ),
+        );
         if ($sealed !== []) {
             $ways = $land(end($sealed), [...$events, 'relies on seal'], 0, $fresh);
         }
         $inboard = null;
         foreach (array_keys($column) as $i) {
-            $inboard = $i < $on && $reaches($i) ? ($onward($i) ?? $inboard) : $inboard;
+            $inboard = $i < $on && $reaches($i) ? $onward($i) ?? $inboard : $inboard;
         }
 
-        return [...$ways, ...$land($inboard, $inboard === null ? [...$events, 'wets substrate'] : $events, $sealed === [] ? 0 : 1, $inboard === null ? [] : $fresh)];
+        return [
+            ...$ways,
+            ...$land(
+                $inboard,
+                $inboard === null ? [...$events, 'wets substrate'] : $events,
+                $sealed === [] ? 0 : 1,
+                $inboard === null ? [] : $fresh,
+            ),
+        ];
     }
 
     /** The worst that comes of water let go at a place while every edge holds. */
@@ -368,7 +507,8 @@ final class PlainOpening
     }
 
     /**
-     * Every place water is let go at in a strip: the top of the face, or each stretch of a jamb or of the sill under the unit.
+     * Every place water is let go at in a strip: the top of the face, or each stretch of a jamb or of the sill under
+     * the unit.
      *
      * @return list<array{string, float, float, int|null}>
      */
@@ -418,9 +558,20 @@ it('agrees with the plain tracer on openings laid in any order', function (int $
             $places = $plain->releases($strip->source, $strip->facet, ($strip->u0 + $strip->u1) / 2);
             $fates = array_map($plain->fate(...), $places);
             $lines = array_filter(array_map($plain->lines(...), $places), is_int(...));
-            $rank = array_flip(['shed', 'recovered', 'relies on seal', 'ponds', 'relies on bond', 'trapped', 'wets substrate']);
+            $rank = array_flip([
+                'shed',
+                'recovered',
+                'relies on seal',
+                'ponds',
+                'relies on bond',
+                'trapped',
+                'wets substrate',
+            ]);
             usort($fates, fn (string $a, string $b) => $rank[$b] <=> $rank[$a]);
-            expect([$strip->outcome->told(), $strip->lines])->toBe([$fates[0], $lines === [] ? null : min($lines)], "opening $n, $strip->source $strip->facet $strip->u0 to $strip->u1");
+            expect([$strip->outcome->told(), $strip->lines])->toBe(
+                [$fates[0], $lines === [] ? null : min($lines)],
+                "opening $n, $strip->source $strip->facet $strip->u0 to $strip->u1",
+            );
         }
     }
     expect($tried)->toBeGreaterThan(3);

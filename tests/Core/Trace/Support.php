@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 use Apron\Detail\DetailFormat;
 use Apron\Json\Node;
 use Apron\Material\Catalogue;
@@ -13,7 +15,16 @@ function piece(string $id, string $kind, int $step, array $patches, array $more 
     foreach ($patches as $i => [$facet, $rect]) {
         $rows[] = ['id' => "$id.$i", 'facet' => $facet, 'rect' => $rect] + ($patches[$i][2] ?? []);
     }
-    $material = ['sheet' => 'polyolefin-wrap', 'metal' => 'steel-galvanised', 'unit' => 'window-unit', 'sealant' => 'sealant-silyl', 'board' => 'polyiso-foil', 'fluid' => 'fluid-permeable', 'tape' => 'seam-tape'][$kind] ?? 'membrane-sbs';
+    $material =
+        [
+            'sheet' => 'polyolefin-wrap',
+            'metal' => 'steel-galvanised',
+            'unit' => 'window-unit',
+            'sealant' => 'sealant-silyl',
+            'board' => 'polyiso-foil',
+            'fluid' => 'fluid-permeable',
+            'tape' => 'seam-tape',
+        ][$kind] ?? 'membrane-sbs';
 
     return $more + ['id' => $id, 'material' => $material, 'kind' => $kind, 'step' => $step, 'patches' => $rows];
 }
@@ -26,18 +37,45 @@ function one(string $id, string $kind, int $step, array $rect, array $more = [],
 
 function wallDetail(array $pieces, array $more = []): array
 {
-    return ['id' => 'd', 'title' => 'case', 'facets' => ['face' => ['u' => [0, 1000], 'v' => [0, 1000]]], 'release' => 'face', 'pieces' => $pieces] + $more;
+    return [
+        'id' => 'd',
+        'title' => 'case',
+        'facets' => ['face' => ['u' => [0, 1000], 'v' => [0, 1000]]],
+        'release' => 'face',
+        'pieces' => $pieces,
+    ] + $more;
 }
 
 /** A roof slope of 500 that ends over a wall of 1000. */
 function roofDetail(array $pieces): array
 {
-    return ['id' => 'd', 'title' => 'case', 'facets' => ['roof' => ['u' => [0, 1000], 'v' => [0, 500]], 'face' => ['u' => [0, 1000], 'v' => [0, 1000]]], 'folds' => [['from' => 'roof', 'to' => 'face', 'at_v' => 1000]], 'release' => 'roof', 'pieces' => $pieces];
+    return [
+        'id' => 'd',
+        'title' => 'case',
+        'facets' => ['roof' => ['u' => [0, 1000], 'v' => [0, 500]], 'face' => ['u' => [0, 1000], 'v' => [0, 1000]]],
+        'folds' => [['from' => 'roof', 'to' => 'face', 'at_v' => 1000]],
+        'release' => 'roof',
+        'pieces' => $pieces,
+    ];
 }
 
 function openingDetail(array $pieces, array $opening = [], array $more = []): array
 {
-    return ['id' => 'd', 'title' => 'case', 'opening' => $opening + ['width_mm' => 1000, 'height_mm' => 1000, 'depth_mm' => 140, 'margin_mm' => 500, 'sill_pitch' => 'out', 'sill_fall_mm' => 10, 'back_dam_mm' => 25, 'head_of_water_mm' => 31], 'pieces' => $pieces] + $more;
+    return [
+        'id' => 'd',
+        'title' => 'case',
+        'opening' => $opening + [
+            'width_mm' => 1000,
+            'height_mm' => 1000,
+            'depth_mm' => 140,
+            'margin_mm' => 500,
+            'sill_pitch' => 'out',
+            'sill_fall_mm' => 10,
+            'back_dam_mm' => 25,
+            'head_of_water_mm' => 31,
+        ],
+        'pieces' => $pieces,
+    ] + $more;
 }
 
 function traced(array $detail): DetailAssessment
@@ -49,7 +87,12 @@ function traced(array $detail): DetailAssessment
 function stripAt(array $shape, string $source, ?string $facet, float $u): ?array
 {
     foreach ($shape['strips'] as $strip) {
-        if ($strip['source'] === $source && ($facet === null || $strip['facet'] === $facet) && $strip['u'][0] <= $u && $strip['u'][1] >= $u) {
+        if (
+            $strip['source'] === $source &&
+            ($facet === null || $strip['facet'] === $facet) &&
+            $strip['u'][0] <= $u &&
+            $strip['u'][1] >= $u
+        ) {
             return $strip;
         }
     }

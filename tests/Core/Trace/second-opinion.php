@@ -1,8 +1,14 @@
 <?php
 
+declare(strict_types=1);
+
 // The plain tracer, written from the rules alone: one facet, whole patches, every branch walked.
 
-/** The patches over one place of the wall, innermost first. @return list<array{v0: float, v1: float, top: string, bottom: string}> */
+/**
+ * The patches over one place of the wall, innermost first.
+ *
+ * @return list<array{v0: float, v1: float, top: string, bottom: string}>
+ */
 function columnAt(array $pieces, float $u): array
 {
     $column = [];
@@ -19,11 +25,13 @@ function columnAt(array $pieces, float $u): array
 /**
  * All that can happen at a level to water on a patch (or on bare wall, null) just above it.
  *
- * @return list<array{cost: int, events: list<string>, on: int|null, ends: bool}> edges that must fail, what is told, what the water is on after
+ * @return list<array{cost: int, events: list<string>, on: int|null, ends: bool}> edges that must fail, what is told,
+ *   what the water is on after
  */
 function crossed(array $column, ?int $carrier, float $above, float $level): array
 {
-    $over = fn (int $i): bool => $column[$i]['v1'] >= $above && $column[$i]['v0'] < $above;      // it is over the stretch the water came down
+    // it is over the stretch the water came down
+    $over = fn (int $i): bool => $column[$i]['v1'] >= $above && $column[$i]['v0'] < $above;
     $goesOn = fn (int $i): bool => $over($i) && $column[$i]['v0'] < $level;
     $outboard = array_values(array_filter(array_keys($column), fn (int $i) => $i > ($carrier ?? -1) && $over($i)));
     if ($level <= 0) {
@@ -33,7 +41,14 @@ function crossed(array $column, ?int $carrier, float $above, float $level): arra
             }
         }
 
-        return [['cost' => 0, 'events' => [$carrier === null ? 'wets substrate' : ($outboard === [] ? 'shed' : 'recovered')], 'on' => null, 'ends' => true]];
+        return [
+            [
+                'cost' => 0,
+                'events' => [$carrier === null ? 'wets substrate' : ($outboard === [] ? 'shed' : 'recovered')],
+                'on' => null,
+                'ends' => true,
+            ],
+        ];
     }
     $events = [];
     $let = false;
@@ -48,17 +63,33 @@ function crossed(array $column, ?int $carrier, float $above, float $level): arra
         $let = true;
     }
     $events = $let ? ['recovered'] : [];
-    $between = fn (int $a, int $b): bool => array_filter(array_keys($column), fn (int $i) => $i > min($a, $b) && $i < max($a, $b) && $goesOn($i)) !== [];
-    // Where the water goes on: on what it is on, or, where that ends, over a butt joint that is sealed, or down to what goes on behind it.
+    $between = fn (int $a, int $b): bool => array_filter(
+        array_keys($column),
+        fn (int $i) => $i > min($a, $b) && $i < max($a, $b) && $goesOn($i),
+    ) !== [];
+    // Where the water goes on: on what it is on, or, where that ends, over a butt joint that is sealed, or down to what
+    // goes on behind it.
     $starts = [[0, $events, $carrier, []]];
     if ($carrier !== null && ! $goesOn($carrier)) {
-        $butts = array_values(array_filter(array_keys($column), fn (int $i) => $column[$i]['v1'] === $level && ! $between($carrier, $i)));
+        $butts = array_values(
+            array_filter(array_keys($column), fn (int $i) => $column[$i]['v1'] === $level && ! $between($carrier, $i)),
+        );
         // A joint that is sealed before one that is not, what lies outside before what lies inside, the nearest first.
         $holds = fn (int $i): bool => $column[$carrier]['bottom'] === 'sealed' || $column[$i]['top'] === 'sealed';
-        usort($butts, fn (int $a, int $b) => [! $holds($a), $a < $carrier, abs($a - $carrier)] <=> [! $holds($b), $b < $carrier, abs($b - $carrier)]);
+        usort(
+            $butts,
+            fn (int $a, int $b) => [! $holds($a), $a < $carrier, abs($a - $carrier)] <=> [
+                ! $holds($b),
+                $b < $carrier,
+                abs($b - $carrier),
+            ],
+        );
         $butt = $butts[0] ?? null;
         $behind = array_filter(array_keys($column), fn (int $i) => $i < $carrier && $goesOn($i));
-        $down = $behind === [] ? [null, [...$events, 'wets substrate'], $butt === null ? [] : [$butt]] : [max($behind), $events, []];
+        $down =
+            $behind === []
+                ? [null, [...$events, 'wets substrate'], $butt === null ? [] : [$butt]]
+                : [max($behind), $events, []];
         $sealed = $butt !== null && ($column[$carrier]['bottom'] === 'sealed' || $column[$butt]['top'] === 'sealed');
         $starts = $sealed
             ? [[0, [...$events, 'relies on seal'], $butt, []], [1, $down[1], $down[0], $down[2]]]
@@ -67,7 +98,12 @@ function crossed(array $column, ?int $carrier, float $above, float $level): arra
     $ways = [];
     foreach ($starts as [$cost, $told, $on, $past]) {
         foreach (array_keys($column) as $i) {
-            if ($column[$i]['v1'] !== $level || $i <= ($on ?? -1) || in_array($i, $past, true) || $between($on ?? -1, $i)) {
+            if (
+                $column[$i]['v1'] !== $level ||
+                $i <= ($on ?? -1) ||
+                in_array($i, $past, true) ||
+                $between($on ?? -1, $i)
+            ) {
                 continue;
             }
             if ($column[$i]['top'] === 'open') {
@@ -94,7 +130,10 @@ function secondOpinion(array $column): array
     $levels = array_values(array_unique($levels));
     rsort($levels);
     // On the outermost of what lies over the topmost stretch.
-    $first = array_filter(array_keys($column), fn (int $i) => $column[$i]['v1'] >= $levels[0] && $column[$i]['v0'] < $levels[0]);
+    $first = array_filter(
+        array_keys($column),
+        fn (int $i) => $column[$i]['v1'] >= $levels[0] && $column[$i]['v0'] < $levels[0],
+    );
     $outermost = $first === [] ? null : max($first);
     $worst = $outermost === null ? 'wets substrate' : 'shed';
     $walk = function (?int $on, int $at, int $cost, ?int $best) use (&$walk, $column, $levels): ?int {
@@ -115,7 +154,9 @@ function secondOpinion(array $column): array
     $lines = $outermost === null ? 0 : $walk($outermost, 0, 0, null);
     [$on, $at] = [$outermost, 0];
     while (true) {
-        $nominal = array_values(array_filter(crossed($column, $on, $levels[$at], $levels[$at + 1]), fn (array $w) => $w['cost'] === 0))[0];
+        $nominal = array_values(
+            array_filter(crossed($column, $on, $levels[$at], $levels[$at + 1]), fn (array $w) => $w['cost'] === 0),
+        )[0];
         foreach ($nominal['events'] as $event) {
             $worst = $rank[$event] > $rank[$worst] ? $event : $worst;
         }

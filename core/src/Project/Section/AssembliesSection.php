@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Project\Section;
 
 use Apron\Assembly\Assembly;
@@ -38,7 +40,12 @@ final class AssembliesSection extends ListSection
     {
         $brief = $reading->of(BriefSection::class);
 
-        return AssemblyFormat::read($node, $reading->materials(), SurfaceFilms::from($brief->schools['films'] ?? 'iso'), $brief->climate);
+        return AssemblyFormat::read(
+            $node,
+            $reading->materials(),
+            SurfaceFilms::from($brief->schools['films'] ?? 'iso'),
+            $brief->climate,
+        );
     }
 
     protected function writeRow(object $row): array

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Project\Section;
 
 use Apron\Brief\Brief;

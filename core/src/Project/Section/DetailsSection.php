@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Project\Section;
 
 use Apron\Detail\Detail;
@@ -51,7 +53,10 @@ final class DetailsSection extends ListSection
         return 'Detail';
     }
 
-    /** An opening of the schedule becomes a detail when a piece of it is changed by hand, and one again when that is undone, under the key it had. */
+    /**
+     * An opening of the schedule becomes a detail when a piece of it is changed by hand, and one again when that is
+     * undone, under the key it had.
+     */
     public function sharing(): array
     {
         return ['detail', 'opening'];
@@ -72,7 +77,10 @@ final class DetailsSection extends ListSection
         return $detail;
     }
 
-    /** Folds of one's own on an opening, whose facets lead into each other by themselves, must not close a ring with them. */
+    /**
+     * Folds of one's own on an opening, whose facets lead into each other by themselves, must not close a ring with
+     * them.
+     */
     private static function demandFoot(Node $folds, Detail $detail): void
     {
         try {

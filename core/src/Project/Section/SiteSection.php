@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Project\Section;
 
 use Apron\Inspection\SiteEvent;
@@ -19,11 +21,13 @@ final class SiteSection implements Section
 {
     public function schema(): array
     {
-        return ['site' => [
-            'type' => 'object',
-            'properties' => ['events' => ['type' => 'array', 'items' => ['$ref' => '#/$defs/SiteEvent']]],
-            'additionalProperties' => false,
-        ]];
+        return [
+            'site' => [
+                'type' => 'object',
+                'properties' => ['events' => ['type' => 'array', 'items' => ['$ref' => '#/$defs/SiteEvent']]],
+                'additionalProperties' => false,
+            ],
+        ];
     }
 
     public function read(Node $file, Reading $reading): ?array

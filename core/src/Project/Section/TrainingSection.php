@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Apron\Project\Section;
 
 use Apron\Crew\Training;
@@ -28,7 +30,9 @@ final class TrainingSection implements Section
 
     public function write(Project $project): array
     {
-        return $project->training === [] ? [] : ['training' => array_map(TrainingFormat::write(...), $project->training)];
+        return $project->training === []
+            ? []
+            : ['training' => array_map(TrainingFormat::write(...), $project->training)];
     }
 
     public function findings(Project $project): array

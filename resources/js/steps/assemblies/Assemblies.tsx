@@ -24,8 +24,15 @@ import { MaterialPicker } from './MaterialPicker';
 import { Reckoning } from './Reckoning';
 
 const OWN_KEYS: [string, string][] = [
-  ['← →', 'the next layer in or out'], ['Alt+← Alt+→', 'move the layer'], ['0–9 on a layer', 'type its thickness'], ['Enter', 'its thickness, as it is'],
-  ['c', 'what would clear the worst finding'], ['m', 'another material for it'], ['n', 'a new layer outside of it'], ['Delete', 'take it out'], ['Shift+W A V H', 'the layer carries this control, or no longer'],
+  ['← →', 'the next layer in or out'],
+  ['Alt+← Alt+→', 'move the layer'],
+  ['0–9 on a layer', 'type its thickness'],
+  ['Enter', 'its thickness, as it is'],
+  ['c', 'what would clear the worst finding'],
+  ['m', 'another material for it'],
+  ['n', 'a new layer outside of it'],
+  ['Delete', 'take it out'],
+  ['Shift+W A V H', 'the layer carries this control, or no longer'],
 ];
 
 /** What a new assembly begins with: two layers to build on. */
@@ -51,26 +58,63 @@ export default function Assemblies() {
 
   const begin = useMutation({
     mutationFn: (from: Assembly | null) =>
-      createDocument(project, all?.map((d) => d.key) ?? [], (taken) => freeId(taken, STEMS[from?.kind ?? 'wall']), (id) => {
-        const content = from ? { ...from, id } : { ...FIRST_WALL, id, name: `Wall ${id.slice(1)}` };
-        return Promise.resolve({ kind: 'assembly', content });
-      }),
+      createDocument(
+        project,
+        all?.map((d) => d.key) ?? [],
+        (taken) => freeId(taken, STEMS[from?.kind ?? 'wall']),
+        (id) => {
+          const content = from ? { ...from, id } : { ...FIRST_WALL, id, name: `Wall ${id.slice(1)}` };
+          return Promise.resolve({ kind: 'assembly', content });
+        },
+      ),
     onSuccess: (id) => void navigate(place(id)),
   });
 
   const list = (
     <div className="flex flex-wrap items-baseline gap-x-4 text-[12px]">
       <Chooser
-        choices={all?.map((d) => ({ key: d.key, name: d.content.name, kind: d.content.kind })) ?? []} current={doc?.key}
-        section="assemblies" what="assemblies" to={place}
+        choices={all?.map((d) => ({ key: d.key, name: d.content.name, kind: d.content.kind })) ?? []}
+        current={doc?.key}
+        section="assemblies"
+        what="assemblies"
+        to={place}
       />
-      {mayEdit && <button className="link" disabled={begin.isPending} onClick={() => begin.mutate(null)}>new assembly</button>}
-      {mayEdit && <button className="link" disabled={begin.isPending} onClick={() => setShowing(true)}>from an example</button>}
-      {doc && <Link className="link" to={`${place(doc.key)}/beside`}>side by side</Link>}
-      {doc && <Link className="link" to={`${place(doc.key)}/climates`}>over climates</Link>}
-      <Link className="link" to={`/p/${project}/materials`}>materials</Link>
-      {begin.isError && <p role="alert" className="w-full text-fail">{wordsOf(begin.error)}</p>}
-      <Examples open={showing} close={() => setShowing(false)} choose={(example) => { setShowing(false); begin.mutate(example.assembly); }} />
+      {mayEdit && (
+        <button className="link" disabled={begin.isPending} onClick={() => begin.mutate(null)}>
+          new assembly
+        </button>
+      )}
+      {mayEdit && (
+        <button className="link" disabled={begin.isPending} onClick={() => setShowing(true)}>
+          from an example
+        </button>
+      )}
+      {doc && (
+        <Link className="link" to={`${place(doc.key)}/beside`}>
+          side by side
+        </Link>
+      )}
+      {doc && (
+        <Link className="link" to={`${place(doc.key)}/climates`}>
+          over climates
+        </Link>
+      )}
+      <Link className="link" to={`/p/${project}/materials`}>
+        materials
+      </Link>
+      {begin.isError && (
+        <p role="alert" className="w-full text-fail">
+          {wordsOf(begin.error)}
+        </p>
+      )}
+      <Examples
+        open={showing}
+        close={() => setShowing(false)}
+        choose={(example) => {
+          setShowing(false);
+          begin.mutate(example.assembly);
+        }}
+      />
     </div>
   );
   if (!doc) {
@@ -79,13 +123,26 @@ export default function Assemblies() {
         <div className="px-14 py-6 max-sm:px-4">
           {list}
           <h1 className="my-3 text-lg font-bold">Assemblies</h1>
-          {documents.isError && <p role="alert" className="text-fail">{wordsOf(documents.error)}</p>}
-          {documents.data && <p className="max-w-[40rem] text-[15px]">{key ? `There is no assembly “${key}” in this project.` : NO_WALL}</p>}
+          {documents.isError && (
+            <p role="alert" className="text-fail">
+              {wordsOf(documents.error)}
+            </p>
+          )}
+          {documents.data && (
+            <p className="max-w-[40rem] text-[15px]">
+              {key ? `There is no assembly “${key}” in this project.` : NO_WALL}
+            </p>
+          )}
         </div>
       </Frame>
     );
   }
-  if (doc.broken) return <Frame sheet={`2 Assembly ${doc.key}`} reckoning={null} keys={OWN_KEYS}><BrokenDocument {...{ doc, mayEdit }}>{list}</BrokenDocument></Frame>;
+  if (doc.broken)
+    return (
+      <Frame sheet={`2 Assembly ${doc.key}`} reckoning={null} keys={OWN_KEYS}>
+        <BrokenDocument {...{ doc, mayEdit }}>{list}</BrokenDocument>
+      </Frame>
+    );
   return <AssemblySheet key={doc.key} doc={doc} list={list} mayEdit={mayEdit} />;
 }
 
@@ -105,7 +162,10 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
   const [picking, setPicking] = useState<'new' | 'change' | null>(null);
   const [curing, setCuring] = useState<string | null>(null);
   const asked = params.get('layer');
-  const live = useLive<Assessment>({ path: `/projects/${project}/assess`, body: { kind: 'assembly', content: assembly, units } });
+  const live = useLive<Assessment>({
+    path: `/projects/${project}/assess`,
+    body: { kind: 'assembly', content: assembly, units },
+  });
   const assessed = live.answer;
 
   useEffect(() => {
@@ -121,7 +181,14 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
     draft.change({ ...assembly, layers }, run);
     if (select !== undefined) setSelected(Math.max(0, Math.min(layers.length - 1, select)));
   };
-  const setLayer = (part: Partial<Layer>) => { if (at !== null) setLayers(assembly.layers.map((l, i) => (i === at ? clean({ ...l, ...part }) : l)), undefined, 'thickness_mm' in part ? `thickness of ${layer?.id}` : undefined); };
+  const setLayer = (part: Partial<Layer>) => {
+    if (at !== null)
+      setLayers(
+        assembly.layers.map((l, i) => (i === at ? clean({ ...l, ...part }) : l)),
+        undefined,
+        'thickness_mm' in part ? `thickness of ${layer?.id}` : undefined,
+      );
+  };
   const place = (from: number, to: number) => {
     if (to < 0 || to >= assembly.layers.length) return;
     const layers = [...assembly.layers];
@@ -129,11 +196,23 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
     layers.splice(to, 0, taken as Layer);
     setLayers(layers, to);
   };
-  const move = (by: number) => { if (at !== null) place(at, at + by); };
-  const take = () => { if (at !== null && assembly.layers.length > 1) setLayers(assembly.layers.filter((_, i) => i !== at), at); };
+  const move = (by: number) => {
+    if (at !== null) place(at, at + by);
+  };
+  const take = () => {
+    if (at !== null && assembly.layers.length > 1)
+      setLayers(
+        assembly.layers.filter((_, i) => i !== at),
+        at,
+      );
+  };
   const choose = (material: Material) => {
     if (picking === 'new') {
-      const fresh: Layer = { id: ulid().toLowerCase(), material: material.id, thickness_mm: material.usual_thickness_mm ?? 25 };
+      const fresh: Layer = {
+        id: ulid().toLowerCase(),
+        material: material.id,
+        thickness_mm: material.usual_thickness_mm ?? 25,
+      };
       const place = at === null ? assembly.layers.length : at + 1;
       setLayers([...assembly.layers.slice(0, place), fresh, ...assembly.layers.slice(place)], place);
     } else if (layer) {
@@ -146,10 +225,29 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
     const has = layer.controls?.includes(control);
     setLayer({ controls: has ? layer.controls?.filter((c) => c !== control) : [...(layer.controls ?? []), control] });
   };
-  useKeys({ undo: draft.undo, redo: draft.redo, W: () => carry('water'), A: () => carry('air'), V: () => carry('vapour'), H: () => carry('heat'), ...(mayEdit ? { n: () => setPicking('new'), m: () => { if (layer) setPicking('change'); } } : {}) });
+  useKeys({
+    undo: draft.undo,
+    redo: draft.redo,
+    W: () => carry('water'),
+    A: () => carry('air'),
+    V: () => carry('vapour'),
+    H: () => carry('heat'),
+    ...(mayEdit
+      ? {
+          n: () => setPicking('new'),
+          m: () => {
+            if (layer) setPicking('change');
+          },
+        }
+      : {}),
+  });
 
   const keyDown = (event: KeyboardEvent, i: number) => {
-    const done = () => { event.preventDefault(); event.stopPropagation(); event.nativeEvent.stopImmediatePropagation(); };
+    const done = () => {
+      event.preventDefault();
+      event.stopPropagation();
+      event.nativeEvent.stopImmediatePropagation();
+    };
     const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
     if (by !== 0) {
       done();
@@ -171,22 +269,87 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
 
   const figures = assessed?.assemblies?.[0];
   const worst = assessed?.findings.find((f) => f.severity === 'fail' || f.severity === 'caution');
-  useKeys({ c: () => { if (worst) setCuring(worst.key); } });
+  useKeys({
+    c: () => {
+      if (worst) setCuring(worst.key);
+    },
+  });
   return (
-    <Frame sheet={`2 Assembly ${assembly.id}`} keys={OWN_KEYS} reckoning={<Reckoning {...{ assembly, figures, layer, at, materials, draft, mayEdit }} findings={assessed?.findings ?? []} old={live.old} refused={live.why} cure={setCuring} />}>
+    <Frame
+      sheet={`2 Assembly ${assembly.id}`}
+      keys={OWN_KEYS}
+      reckoning={
+        <Reckoning
+          {...{ assembly, figures, layer, at, materials, draft, mayEdit }}
+          findings={assessed?.findings ?? []}
+          old={live.old}
+          refused={live.why}
+          cure={setCuring}
+        />
+      }
+    >
       <div className="px-6 py-3 max-sm:px-3" data-old={live.old}>
         {list}
-        <label className="sr-only" htmlFor="assembly-name">Name</label>
-        <input id="assembly-name" className="mt-1 w-full border-transparent bg-transparent text-[17px] font-bold" value={assembly.name} disabled={!mayEdit} maxLength={200} onChange={(e) => { if (e.target.value.trim() !== '') draft.change({ ...assembly, name: e.target.value }, 'name'); }} />
+        <label className="sr-only" htmlFor="assembly-name">
+          Name
+        </label>
+        <input
+          id="assembly-name"
+          className="mt-1 w-full border-transparent bg-transparent text-[17px] font-bold"
+          value={assembly.name}
+          disabled={!mayEdit}
+          maxLength={200}
+          onChange={(e) => {
+            if (e.target.value.trim() !== '') draft.change({ ...assembly, name: e.target.value }, 'name');
+          }}
+        />
         <Focused at={at}>
-          <Section {...{ assembly, figures, materials, units, thread }} selected={at} onSelect={setSelected} onKeyDown={keyDown} {...(mayEdit ? { onMove: place } : {})} />
+          <Section
+            {...{ assembly, figures, materials, units, thread }}
+            selected={at}
+            onSelect={setSelected}
+            onKeyDown={keyDown}
+            {...(mayEdit ? { onMove: place } : {})}
+          />
         </Focused>
-        {curing !== null
-          ? <CurePanel assembly={assembly} finding={curing} mayEdit={mayEdit} apply={(content) => { draft.change(content); setCuring(null); focusLayer(); }} close={() => { setCuring(null); focusLayer(); }} />
-          : <><LayerBench {...{ assembly, layer, at, materials, mayEdit, seed, setLayer, move, take, carry }} onSeeded={() => setSeed(undefined)} onDone={focusLayer} pick={setPicking} change={draft.change} revision={doc.revision} after={`/p/${project}/assemblies`} />
-        {figures && <MonthStrips {...{ assembly, figures, materials, units }} />}</>}
+        {curing !== null ? (
+          <CurePanel
+            assembly={assembly}
+            finding={curing}
+            mayEdit={mayEdit}
+            apply={(content) => {
+              draft.change(content);
+              setCuring(null);
+              focusLayer();
+            }}
+            close={() => {
+              setCuring(null);
+              focusLayer();
+            }}
+          />
+        ) : (
+          <>
+            <LayerBench
+              {...{ assembly, layer, at, materials, mayEdit, seed, setLayer, move, take, carry }}
+              onSeeded={() => setSeed(undefined)}
+              onDone={focusLayer}
+              pick={setPicking}
+              change={draft.change}
+              revision={doc.revision}
+              after={`/p/${project}/assemblies`}
+            />
+            {figures && <MonthStrips {...{ assembly, figures, materials, units }} />}
+          </>
+        )}
       </div>
-      <MaterialPicker open={picking !== null} title={picking === 'new' ? 'A new layer of' : 'Make this layer of'} materials={materialList.data ?? []} choose={choose} close={() => setPicking(null)} focusBack={focusLayer} />
+      <MaterialPicker
+        open={picking !== null}
+        title={picking === 'new' ? 'A new layer of' : 'Make this layer of'}
+        materials={materialList.data ?? []}
+        choose={choose}
+        close={() => setPicking(null)}
+        focusBack={focusLayer}
+      />
     </Frame>
   );
 }
@@ -200,7 +363,8 @@ function focusLayer() {
 function Focused({ at, children }: { at: number | null; children: React.ReactNode }) {
   const [box, setBox] = useState<HTMLDivElement | null>(null);
   useEffect(() => {
-    if (at === null || !box || !(box.contains(document.activeElement) || document.activeElement === document.body)) return;
+    if (at === null || !box || !(box.contains(document.activeElement) || document.activeElement === document.body))
+      return;
     box.querySelectorAll<SVGGElement>('[role=option]')[at]?.focus({ preventScroll: true });
   }, [at, box]);
   return <div ref={setBox}>{children}</div>;

@@ -6,28 +6,149 @@ interface Props {
   change: (assembly: Assembly) => void;
 }
 
-/** What lies on either side of the assembly where it is not the project's own air: a pool hall, the ground; and the rain it gets. */
+/**
+ * What lies on either side of the assembly where it is not the project's own air: a pool hall, the ground; and the rain
+ * it gets.
+ */
 export function Surroundings({ assembly, mayEdit, change }: Props) {
-  const set = (part: Partial<Assembly>) => change(Object.fromEntries(Object.entries({ ...assembly, ...part }).filter(([, v]) => v !== undefined)) as Assembly);
+  const set = (part: Partial<Assembly>) =>
+    change(Object.fromEntries(Object.entries({ ...assembly, ...part }).filter(([, v]) => v !== undefined)) as Assembly);
   const indoor = assembly.indoor?.kind === 'fixed' ? assembly.indoor : undefined;
   const exposure = assembly.exposure;
   return (
     <>
-      <label><input type="checkbox" disabled={!mayEdit} checked={assembly.indoor !== undefined} onChange={(e) => set({ indoor: e.target.checked ? { kind: 'fixed', temperature_c: 28, rh_pct: 60 } : undefined })} /> indoor air of its own</label>
-      {indoor && <span><Small label="indoor °C" value={indoor.temperature_c} least={-30} most={50} disabled={!mayEdit} change={(v) => set({ indoor: { ...indoor, temperature_c: v } })} /> <Small label="indoor % humidity" value={indoor.rh_pct} least={1} most={100} disabled={!mayEdit} change={(v) => set({ indoor: { ...indoor, rh_pct: v } })} /></span>}
-      {(assembly.kind === 'foundation' || assembly.soil) && <label><input type="checkbox" disabled={!mayEdit} checked={assembly.soil !== undefined} onChange={(e) => set({ soil: e.target.checked ? { depth_m: 1.5 } : undefined })} /> soil against it, m below grade{' '}
-        {assembly.soil && <Small label="m below grade" value={assembly.soil.depth_m} least={0} most={30} disabled={!mayEdit} change={(v) => set({ soil: { depth_m: v } })} />}
-      </label>}
-      {assembly.kind === 'wall' && !assembly.soil && <span className="flex items-center gap-1 text-faint">rain:
-        <Small label="height of the building, m" value={exposure?.height_m ?? 10} least={1} most={500} disabled={!mayEdit} change={(v) => set({ exposure: { ...exposure, height_m: v } })} /> m high,
-        <select aria-label="country around it" disabled={!mayEdit} value={exposure?.terrain ?? 'medium'} onChange={(e) => set({ exposure: { ...exposure, terrain: e.target.value as 'medium' } })}><option value="sheltered">sheltered</option><option value="medium">suburbs</option><option value="severe">open</option></select>
-        <select aria-label="what is over it" disabled={!mayEdit} value={exposure?.over ?? 'none'} onChange={(e) => set({ exposure: { ...exposure, over: e.target.value as 'none' } })}><option value="eaves">under eaves</option><option value="none">no eaves</option><option value="run-off">roof sheds on it</option></select>
-      </span>}
-      <label className="text-faint">leaks <Small label="air leakage, L/(s·m²) at 75 Pa" value={assembly.air_leakage_l_s_m2 ?? 0.2} least={0.001} most={100} disabled={!mayEdit} change={(v) => set({ air_leakage_l_s_m2: v })} /> L/s·m² at 75 Pa</label>
+      <label>
+        <input
+          type="checkbox"
+          disabled={!mayEdit}
+          checked={assembly.indoor !== undefined}
+          onChange={(e) =>
+            set({ indoor: e.target.checked ? { kind: 'fixed', temperature_c: 28, rh_pct: 60 } : undefined })
+          }
+        />{' '}
+        indoor air of its own
+      </label>
+      {indoor && (
+        <span>
+          <Small
+            label="indoor °C"
+            value={indoor.temperature_c}
+            least={-30}
+            most={50}
+            disabled={!mayEdit}
+            change={(v) => set({ indoor: { ...indoor, temperature_c: v } })}
+          />{' '}
+          <Small
+            label="indoor % humidity"
+            value={indoor.rh_pct}
+            least={1}
+            most={100}
+            disabled={!mayEdit}
+            change={(v) => set({ indoor: { ...indoor, rh_pct: v } })}
+          />
+        </span>
+      )}
+      {(assembly.kind === 'foundation' || assembly.soil) && (
+        <label>
+          <input
+            type="checkbox"
+            disabled={!mayEdit}
+            checked={assembly.soil !== undefined}
+            onChange={(e) => set({ soil: e.target.checked ? { depth_m: 1.5 } : undefined })}
+          />{' '}
+          soil against it, m below grade{' '}
+          {assembly.soil && (
+            <Small
+              label="m below grade"
+              value={assembly.soil.depth_m}
+              least={0}
+              most={30}
+              disabled={!mayEdit}
+              change={(v) => set({ soil: { depth_m: v } })}
+            />
+          )}
+        </label>
+      )}
+      {assembly.kind === 'wall' && !assembly.soil && (
+        <span className="flex items-center gap-1 text-faint">
+          rain:
+          <Small
+            label="height of the building, m"
+            value={exposure?.height_m ?? 10}
+            least={1}
+            most={500}
+            disabled={!mayEdit}
+            change={(v) => set({ exposure: { ...exposure, height_m: v } })}
+          />{' '}
+          m high,
+          <select
+            aria-label="country around it"
+            disabled={!mayEdit}
+            value={exposure?.terrain ?? 'medium'}
+            onChange={(e) => set({ exposure: { ...exposure, terrain: e.target.value as 'medium' } })}
+          >
+            <option value="sheltered">sheltered</option>
+            <option value="medium">suburbs</option>
+            <option value="severe">open</option>
+          </select>
+          <select
+            aria-label="what is over it"
+            disabled={!mayEdit}
+            value={exposure?.over ?? 'none'}
+            onChange={(e) => set({ exposure: { ...exposure, over: e.target.value as 'none' } })}
+          >
+            <option value="eaves">under eaves</option>
+            <option value="none">no eaves</option>
+            <option value="run-off">roof sheds on it</option>
+          </select>
+        </span>
+      )}
+      <label className="text-faint">
+        leaks{' '}
+        <Small
+          label="air leakage, L/(s·m²) at 75 Pa"
+          value={assembly.air_leakage_l_s_m2 ?? 0.2}
+          least={0.001}
+          most={100}
+          disabled={!mayEdit}
+          change={(v) => set({ air_leakage_l_s_m2: v })}
+        />{' '}
+        L/s·m² at 75 Pa
+      </label>
     </>
   );
 }
 
-function Small({ label, value, least, most, disabled, change }: { label: string; value: number; least: number; most: number; disabled: boolean; change: (value: number) => void }) {
-  return <input type="number" step="any" aria-label={label} title={label} className="w-[3.8rem]" min={least} max={most} value={value} disabled={disabled} onChange={(e) => { const v = Number(e.target.value); if (e.target.value !== '' && v >= least && v <= most) change(v); }} />;
+function Small({
+  label,
+  value,
+  least,
+  most,
+  disabled,
+  change,
+}: {
+  label: string;
+  value: number;
+  least: number;
+  most: number;
+  disabled: boolean;
+  change: (value: number) => void;
+}) {
+  return (
+    <input
+      type="number"
+      step="any"
+      aria-label={label}
+      title={label}
+      className="w-[3.8rem]"
+      min={least}
+      max={most}
+      value={value}
+      disabled={disabled}
+      onChange={(e) => {
+        const v = Number(e.target.value);
+        if (e.target.value !== '' && v >= least && v <= most) change(v);
+      }}
+    />
+  );
 }

@@ -22,9 +22,23 @@ const ZONES = ['1A', '1B', '2A', '2B', '3A', '3B', '3C', '4A', '4B', '4C', '5A',
 export default function Brief() {
   const documents = useDocuments();
   if (!documents.data) {
-    return <Frame sheet="1 Brief" reckoning={null}>{documents.isError && <p role="alert" className="p-8 text-fail">{wordsOf(documents.error)}</p>}</Frame>;
+    return (
+      <Frame sheet="1 Brief" reckoning={null}>
+        {documents.isError && (
+          <p role="alert" className="p-8 text-fail">
+            {wordsOf(documents.error)}
+          </p>
+        )}
+      </Frame>
+    );
   }
-  return <BriefSheet key={documents.data.id} doc={documents.data.brief as Doc<BriefContent>} mayEdit={documents.data.may_edit} />;
+  return (
+    <BriefSheet
+      key={documents.data.id}
+      doc={documents.data.brief as Doc<BriefContent>}
+      mayEdit={documents.data.may_edit}
+    />
+  );
 }
 
 function BriefSheet({ doc, mayEdit }: { doc: Doc<BriefContent>; mayEdit: boolean }) {
@@ -32,10 +46,14 @@ function BriefSheet({ doc, mayEdit }: { doc: Doc<BriefContent>; mayEdit: boolean
   const project = useProjectId();
   const { units } = useUnits();
   const brief = draft.content;
-  const live = useLive<Assessment>({ path: `/projects/${project}/assess`, body: { kind: 'brief', content: brief, units } });
+  const live = useLive<Assessment>({
+    path: `/projects/${project}/assess`,
+    body: { kind: 'brief', content: brief, units },
+  });
   useKeys({ undo: draft.undo, redo: draft.redo });
   const set = (part: Partial<BriefContent>, run?: string) => draft.change({ ...brief, ...part }, run);
-  const setProject = (part: Partial<BriefContent['project']>, run?: string) => set({ project: { ...brief.project, ...part } }, run);
+  const setProject = (part: Partial<BriefContent['project']>, run?: string) =>
+    set({ project: { ...brief.project, ...part } }, run);
   const setClimate = (climate: Climate) => set({ climate });
 
   const reckoning = (
@@ -45,10 +63,18 @@ function BriefSheet({ doc, mayEdit }: { doc: Doc<BriefContent>; mayEdit: boolean
       <Indoor indoor={brief.indoor} mayEdit={mayEdit} change={(indoor) => set({ indoor }, 'indoor')} />
       <h2 className="mt-3 mb-1 border-t border-hair pt-2 text-[15px] font-bold">Wind and rain</h2>
       <QuantityField
-        label="Wind’s push on the walls" dimension="pressure" value={brief.project.wind_pressure_pa} least={1} most={5000} disabled={!mayEdit}
-        width="6rem" onChange={(pa) => setProject({ wind_pressure_pa: pa }, 'wind')}
+        label="Wind’s push on the walls"
+        dimension="pressure"
+        value={brief.project.wind_pressure_pa}
+        least={1}
+        most={5000}
+        disabled={!mayEdit}
+        width="6rem"
+        onChange={(pa) => setProject({ wind_pressure_pa: pa }, 'wind')}
       />
-      <p className="text-faint">It settles how high water is held at a sill. Take it from the designer of the structure or the code.</p>
+      <p className="text-faint">
+        It settles how high water is held at a sill. Take it from the designer of the structure or the code.
+      </p>
       {brief.climate && <Zone climate={brief.climate} mayEdit={mayEdit} change={setClimate} />}
       <h2 className="mt-3 mb-1 border-t border-hair pt-2 text-[15px] font-bold">Sheet</h2>
       <SaveState {...draft} mayEdit={mayEdit} />
@@ -61,22 +87,44 @@ function BriefSheet({ doc, mayEdit }: { doc: Doc<BriefContent>; mayEdit: boolean
           <label className="grid grow">
             <span className="text-faint">Project</span>
             <input
-              className="w-full text-[17px] font-bold" value={brief.project.name} disabled={!mayEdit} maxLength={200}
-              onChange={(e) => { if (e.target.value.trim() !== '') setProject({ name: e.target.value }, 'name'); }}
+              className="w-full text-[17px] font-bold"
+              value={brief.project.name}
+              disabled={!mayEdit}
+              maxLength={200}
+              onChange={(e) => {
+                if (e.target.value.trim() !== '') setProject({ name: e.target.value }, 'name');
+              }}
             />
           </label>
           <label className="grid">
             <span className="text-faint">Units</span>
-            <select value={brief.project.units} disabled={!mayEdit} onChange={(e) => setProject({ units: e.target.value as 'si' | 'us' })}>
-              <option value="si">mm, °C, W/m²K</option><option value="us">in, °F, R</option>
+            <select
+              value={brief.project.units}
+              disabled={!mayEdit}
+              onChange={(e) => setProject({ units: e.target.value as 'si' | 'us' })}
+            >
+              <option value="si">mm, °C, W/m²K</option>
+              <option value="us">in, °F, R</option>
             </select>
           </label>
           {brief.climate && <ClimateChoice climate={brief.climate} mayEdit={mayEdit} change={setClimate} />}
           {brief.climate && mayEdit && <ClimateFile taken={setClimate} />}
         </div>
-        {brief.climate
-          ? <div tabIndex={0} role="group" aria-label="The year of the climate" className="max-sm:overflow-x-auto max-sm:[&>*]:min-w-[720px]"><YearChart climate={brief.climate} months={live.answer?.climate?.months} units={units} /><MonthTable climate={brief.climate} mayEdit={mayEdit} change={setClimate} /></div>
-          : <FirstMinute mayEdit={mayEdit} take={setClimate}><ClimateFile taken={setClimate} /></FirstMinute>}
+        {brief.climate ? (
+          <div
+            tabIndex={0}
+            role="group"
+            aria-label="The year of the climate"
+            className="max-sm:overflow-x-auto max-sm:[&>*]:min-w-[720px]"
+          >
+            <YearChart climate={brief.climate} months={live.answer?.climate?.months} units={units} />
+            <MonthTable climate={brief.climate} mayEdit={mayEdit} change={setClimate} />
+          </div>
+        ) : (
+          <FirstMinute mayEdit={mayEdit} take={setClimate}>
+            <ClimateFile taken={setClimate} />
+          </FirstMinute>
+        )}
         <Schools chosen={brief.project.schools} mayEdit={mayEdit} change={(schools) => setProject({ schools })} />
         <Removed mayEdit={mayEdit} />
       </div>
@@ -84,24 +132,48 @@ function BriefSheet({ doc, mayEdit }: { doc: Doc<BriefContent>; mayEdit: boolean
   );
 }
 
-function ClimateChoice({ climate, mayEdit, change }: { climate: Climate; mayEdit: boolean; change: (climate: Climate) => void }) {
+function ClimateChoice({
+  climate,
+  mayEdit,
+  change,
+}: {
+  climate: Climate;
+  mayEdit: boolean;
+  change: (climate: Climate) => void;
+}) {
   const climates = useClimates().data ?? [];
   const own = !climates.some((c) => c.name === climate.name);
   return (
     <label className="grid">
       <span className="text-faint">Climate</span>
       <select
-        aria-label="Climate" className="max-w-[14rem]" value={climate.name} disabled={!mayEdit}
-        onChange={(e) => { const chosen = climates.find((c) => c.name === e.target.value); if (chosen) change(chosen); }}
+        aria-label="Climate"
+        className="max-w-[14rem]"
+        value={climate.name}
+        disabled={!mayEdit}
+        onChange={(e) => {
+          const chosen = climates.find((c) => c.name === e.target.value);
+          if (chosen) change(chosen);
+        }}
       >
         {own && <option>{climate.name}</option>}
-        {climates.map((c) => <option key={c.name}>{c.name}</option>)}
+        {climates.map((c) => (
+          <option key={c.name}>{c.name}</option>
+        ))}
       </select>
     </label>
   );
 }
 
-function Zone({ climate, mayEdit, change }: { climate: Climate; mayEdit: boolean; change: (climate: Climate) => void }) {
+function Zone({
+  climate,
+  mayEdit,
+  change,
+}: {
+  climate: Climate;
+  mayEdit: boolean;
+  change: (climate: Climate) => void;
+}) {
   const project = useProjectId();
   const take = (zone: string) => {
     const next: Climate = { ...climate, zone };
@@ -113,11 +185,21 @@ function Zone({ climate, mayEdit, change }: { climate: Climate; mayEdit: boolean
       <h2 className="mt-3 mb-1 border-t border-hair pt-2 text-[15px] font-bold">Zone</h2>
       <label className="mb-1 flex justify-between gap-2">
         <span className="text-faint">climate zone, for the code tables</span>
-        <select aria-label="Climate zone" value={climate.zone ?? ''} disabled={!mayEdit} onChange={(e) => take(e.target.value)}>
-          <option value="">not said</option>{ZONES.map((z) => <option key={z}>{z}</option>)}
+        <select
+          aria-label="Climate zone"
+          value={climate.zone ?? ''}
+          disabled={!mayEdit}
+          onChange={(e) => take(e.target.value)}
+        >
+          <option value="">not said</option>
+          {ZONES.map((z) => (
+            <option key={z}>{z}</option>
+          ))}
         </select>
       </label>
-      <a className="link text-faint" href={`/api/projects/${project}/hours.csv?seed=1`}>a year of hours made from these months, as CSV</a>
+      <a className="link text-faint" href={`/api/projects/${project}/hours.csv?seed=1`}>
+        a year of hours made from these months, as CSV
+      </a>
     </>
   );
 }

@@ -16,16 +16,38 @@ export function ClimateFile({ taken }: { taken: (climate: Climate) => void }) {
   });
   const name = reading.variables?.name ?? '';
   const bad = reading.isError;
-  const said = reading.isPending ? `reading ${name} …` : reading.data ? wordsFor(reading.data) : bad ? `${reading.error instanceof Refused ? `${name}: ` : ''}${wordsOf(reading.error)}` : '';
+  const said = reading.isPending
+    ? `reading ${name} …`
+    : reading.data
+      ? wordsFor(reading.data)
+      : bad
+        ? `${reading.error instanceof Refused ? `${name}: ` : ''}${wordsOf(reading.error)}`
+        : '';
   return (
     <div>
-      <label className="act inline-block focus-within:outline-2">from a file
+      <label className="act inline-block focus-within:outline-2">
+        from a file
         <input
-          type="file" className="sr-only" accept=".epw,.csv,.txt,text/csv,text/plain" aria-label="Climate from a file"
-          onChange={(e) => { const file = e.target.files?.[0]; if (file) reading.mutate(file); e.target.value = ''; }}
+          type="file"
+          className="sr-only"
+          accept=".epw,.csv,.txt,text/csv,text/plain"
+          aria-label="Climate from a file"
+          onChange={(e) => {
+            const file = e.target.files?.[0];
+            if (file) reading.mutate(file);
+            e.target.value = '';
+          }}
         />
       </label>
-      {said !== '' && <p role={bad ? 'alert' : 'status'} className={`max-w-[26rem] pt-1 text-[12px] ${bad ? 'text-fail' : 'text-faint'}`} data-said="climate">{said}</p>}
+      {said !== '' && (
+        <p
+          role={bad ? 'alert' : 'status'}
+          className={`max-w-[26rem] pt-1 text-[12px] ${bad ? 'text-fail' : 'text-faint'}`}
+          data-said="climate"
+        >
+          {said}
+        </p>
+      )}
     </div>
   );
 }
@@ -34,6 +56,8 @@ function wordsFor({ hours, climate, driving_rain_mm: rain }: ReadClimate): strin
   if (hours === 0) return 'Twelve months read.';
   const sides = Object.entries(rain ?? {});
   const driven = rain && sides.every(([, mm]) => mm !== null);
-  const told = driven ? `Driving rain in a year, mm: ${sides.map(([side, mm]) => `${side} ${Math.round(mm ?? 0)}`).join(', ')}.` : 'No rain in it.';
+  const told = driven
+    ? `Driving rain in a year, mm: ${sides.map(([side, mm]) => `${side} ${Math.round(mm ?? 0)}`).join(', ')}.`
+    : 'No rain in it.';
   return `${hours} hours read; zone ${climate.zone ?? 'not known'} by degree days, check it. ${told}`;
 }

@@ -21,11 +21,17 @@ export function FirstMinute({ mayEdit, take, children }: Props) {
   return (
     <section className="border-t border-ink pt-3" data-first-minute>
       <h2 className="text-[17px] font-bold">Where does it stand?</h2>
-      <p className="pb-3 text-faint">Pick the year that is most like it. Its months can be typed over, or taken from a weather file, at any time.</p>
+      <p className="pb-3 text-faint">
+        Pick the year that is most like it. Its months can be typed over, or taken from a weather file, at any time.
+      </p>
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(12rem,1fr))] gap-3">
         {climates.data?.map((c) => (
           <li key={c.name}>
-            <button className="w-full border border-hair bg-white px-2 pt-1 pb-2 hover:border-ink" onClick={() => take(c)} data-climate={c.name}>
+            <button
+              className="w-full border border-hair bg-white px-2 pt-1 pb-2 hover:border-ink"
+              onClick={() => take(c)}
+              data-climate={c.name}
+            >
               <SmallYear climate={c} units={units} />
               <span className="block font-semibold">{c.name.replace(' (made up)', '')}</span>
               <span className="block text-[11px] text-faint">zone {c.zone}, made up</span>
@@ -33,10 +39,20 @@ export function FirstMinute({ mayEdit, take, children }: Props) {
           </li>
         ))}
       </ul>
-      <div className="flex flex-wrap items-baseline gap-x-3 py-3"><span className="text-faint">or the months of a place of your own:</span>{children}</div>
+      <div className="flex flex-wrap items-baseline gap-x-3 py-3">
+        <span className="text-faint">or the months of a place of your own:</span>
+        {children}
+      </div>
       <p className="max-w-[44rem] border-t border-hair py-3">
-        Or go straight to <Link className="link" to={`/p/${project}/assemblies`}>a wall or roof</Link> or{' '}
-        <Link className="link" to={`/p/${project}/sequences`}>an opening</Link>: laps and the rain ask for no climate, condensation does.
+        Or go straight to{' '}
+        <Link className="link" to={`/p/${project}/assemblies`}>
+          a wall or roof
+        </Link>{' '}
+        or{' '}
+        <Link className="link" to={`/p/${project}/sequences`}>
+          an opening
+        </Link>
+        : laps and the rain ask for no climate, condensation does.
       </p>
     </section>
   );

@@ -9,7 +9,10 @@ import { forgetDraft } from '../../ui/draft';
 /** What was taken out of the project, each to be brought back as it last was. */
 export function Removed({ mayEdit }: { mayEdit: boolean }) {
   const project = useProjectId();
-  const removed = useQuery({ queryKey: ['project', project, 'removed'], queryFn: () => get<RemovedDocument[]>(`/projects/${project}/removed`) });
+  const removed = useQuery({
+    queryKey: ['project', project, 'removed'],
+    queryFn: () => get<RemovedDocument[]>(`/projects/${project}/removed`),
+  });
   const back = useMutation({
     mutationFn: async (d: RemovedDocument) => {
       const path = `/projects/${project}/documents/${d.kind}/${encodeURIComponent(d.key)}`;
@@ -23,13 +26,25 @@ export function Removed({ mayEdit }: { mayEdit: boolean }) {
   return (
     <section className="mt-5 border-t border-ink pt-2" data-removed={removed.data.length}>
       <h2 className="text-[15px] font-bold">Removed</h2>
-      {back.isError && <p role="alert" className="whitespace-pre-line text-fail">{wordsOf(back.error)}</p>}
+      {back.isError && (
+        <p role="alert" className="whitespace-pre-line text-fail">
+          {wordsOf(back.error)}
+        </p>
+      )}
       <ul>
         {removed.data.map((d) => (
           <li key={`${d.kind} ${d.key}`} className="flex flex-wrap items-baseline gap-x-3 border-t border-hair py-1">
-            <span>{d.kind} {d.key} · {d.name}</span>
-            <span className="text-faint">by {d.by}, {d.at.slice(0, 16).replace('T', ' ')} UTC</span>
-            {mayEdit && <button className="act" disabled={back.isPending} onClick={() => back.mutate(d)}>bring it back</button>}
+            <span>
+              {d.kind} {d.key} · {d.name}
+            </span>
+            <span className="text-faint">
+              by {d.by}, {d.at.slice(0, 16).replace('T', ' ')} UTC
+            </span>
+            {mayEdit && (
+              <button className="act" disabled={back.isPending} onClick={() => back.mutate(d)}>
+                bring it back
+              </button>
+            )}
           </li>
         ))}
       </ul>

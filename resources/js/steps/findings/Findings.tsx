@@ -26,7 +26,16 @@ export default function Findings() {
   const [by, setBy] = useState<Grouped>('severity');
   const [all, setAll] = useState(false);
   const rows = useMemo(
-    () => found(findings.map((f) => ({ id: f.key, text: `${f.severity} ${f.title} ${f.subject} ${f.reason}`, group: groupOf(f, by), finding: f })), words),
+    () =>
+      found(
+        findings.map((f) => ({
+          id: f.key,
+          text: `${f.severity} ${f.title} ${f.subject} ${f.reason}`,
+          group: groupOf(f, by),
+          finding: f,
+        })),
+        words,
+      ),
     [findings, words, by],
   );
   const shown = all ? rows : rows.slice(0, MOST_SHOWN);
@@ -38,7 +47,10 @@ export default function Findings() {
       <dl>
         {ORDER.map((s) => (
           <div key={s} className="flex items-center justify-between py-[2px]">
-            <dt className="flex items-center gap-2"><SeverityMark severity={s} />{severityWord(s)}</dt>
+            <dt className="flex items-center gap-2">
+              <SeverityMark severity={s} />
+              {severityWord(s)}
+            </dt>
             <dd className="font-semibold">{count((f) => f.severity === s)}</dd>
           </div>
         ))}
@@ -46,11 +58,15 @@ export default function Findings() {
       <h2 className="mt-3 border-t border-hair pt-2 pb-1 text-[15px] font-bold">By step, open</h2>
       <dl>
         {STEPS.filter((s) => !s.later).map((s) => (
-          <div key={s.path} className="flex justify-between py-[2px]"><dt>{s.title}</dt><dd>{count((f) => open(f) && stepOf(f.subject) === s.path) || '–'}</dd></div>
+          <div key={s.path} className="flex justify-between py-[2px]">
+            <dt>{s.title}</dt>
+            <dd>{count((f) => open(f) && stepOf(f.subject) === s.path) || '–'}</dd>
+          </div>
         ))}
       </dl>
       <p className="mt-3 border-t border-hair pt-2 text-[11px] text-faint">
-        A finding says what was computed and against what. It approves nothing: local code, the makers’ instructions and licensed practice decide.
+        A finding says what was computed and against what. It approves nothing: local code, the makers’ instructions and
+        licensed practice decide.
       </p>
     </>
   );
@@ -59,24 +75,48 @@ export default function Findings() {
       <div className="px-14 py-6 max-sm:px-4">
         <h1 className="mb-2 text-lg font-bold">Findings</h1>
         <p className="flex flex-wrap items-center gap-x-4 gap-y-1 pb-2">
-          <input aria-label="Find among the findings" className="w-[20rem] max-w-full" placeholder="fail, mould, w2, lap …" value={words} onChange={(e) => setWords(e.target.value)} />
+          <input
+            aria-label="Find among the findings"
+            className="w-[20rem] max-w-full"
+            placeholder="fail, mould, w2, lap …"
+            value={words}
+            onChange={(e) => setWords(e.target.value)}
+          />
           {(Object.keys(GROUPS) as Grouped[]).map((how) => (
-            <label key={how}><input type="radio" name="grouped" checked={by === how} onChange={() => setBy(how)} /> {GROUPS[how]}</label>
+            <label key={how}>
+              <input type="radio" name="grouped" checked={by === how} onChange={() => setBy(how)} /> {GROUPS[how]}
+            </label>
           ))}
-          {words !== '' && <span role="status" className="text-faint">{rows.length} of {findings.length}</span>}
+          {words !== '' && (
+            <span role="status" className="text-faint">
+              {rows.length} of {findings.length}
+            </span>
+          )}
         </p>
         {assessment.isPending && <p className="text-faint">assessing …</p>}
-        {assessment.isError && <p role="alert" className="text-fail">{assessment.error.message}</p>}
+        {assessment.isError && (
+          <p role="alert" className="text-fail">
+            {assessment.error.message}
+          </p>
+        )}
         <div className="max-w-[46rem]">
           {shown.map((row, i) => (
             <div key={row.id}>
-              {row.group !== '' && row.group !== shown[i - 1]?.group && <h2 className="pt-4 pb-1 font-bold">{row.group}</h2>}
+              {row.group !== '' && row.group !== shown[i - 1]?.group && (
+                <h2 className="pt-4 pb-1 font-bold">{row.group}</h2>
+              )}
               <FindingText finding={row.finding} lead />
             </div>
           ))}
-          {shown.length < rows.length && <button className="act mt-2" onClick={() => setAll(true)}>show the other {rows.length - shown.length}</button>}
+          {shown.length < rows.length && (
+            <button className="act mt-2" onClick={() => setAll(true)}>
+              show the other {rows.length - shown.length}
+            </button>
+          )}
         </div>
-        {assessment.data && findings.length === 0 && <p>Nothing to assess yet: begin with the brief, an assembly or a sequence.</p>}
+        {assessment.data && findings.length === 0 && (
+          <p>Nothing to assess yet: begin with the brief, an assembly or a sequence.</p>
+        )}
       </div>
     </Frame>
   );

@@ -34,17 +34,59 @@ export default function Cards() {
     <>
       <h2 className="pb-1 text-[15px] font-bold">Step cards</h2>
       <p className="py-1">One page a step for the crew, and what to take from the store. Sizes in both systems.</p>
-      <p className="py-1"><button className="act" disabled={report?.state === 'queued' || report?.state === 'printing'} onClick={() => void print()}>make a PDF <span className="key">p</span></button></p>
-      {report && <p role="status" data-print={report.state}>{report.state === 'done' ? <a className="link" href={`/api/reports/${report.id}/file`}>the PDF of the cards</a> : `${report.doing} · ${report.percent} %`}</p>}
-      {why && <p role="alert" className="text-fail">{why}</p>}
-      <p className="py-2"><Link className="link" to={`/p/${project}/sequences/${key}`}>back to the drawing</Link> <span className="key">Esc</span></p>
+      <p className="py-1">
+        <button
+          className="act"
+          disabled={report?.state === 'queued' || report?.state === 'printing'}
+          onClick={() => void print()}
+        >
+          make a PDF <span className="key">p</span>
+        </button>
+      </p>
+      {report && (
+        <p role="status" data-print={report.state}>
+          {report.state === 'done' ? (
+            <a className="link" href={`/api/reports/${report.id}/file`}>
+              the PDF of the cards
+            </a>
+          ) : (
+            `${report.doing} · ${report.percent} %`
+          )}
+        </p>
+      )}
+      {why && (
+        <p role="alert" className="text-fail">
+          {why}
+        </p>
+      )}
+      <p className="py-2">
+        <Link className="link" to={`/p/${project}/sequences/${key}`}>
+          back to the drawing
+        </Link>{' '}
+        <span className="key">Esc</span>
+      </p>
     </>
   );
   return (
-    <Frame sheet={`5 Step cards ${key}`} reckoning={panel} keys={[['p', 'make a PDF of the cards'], ['Esc', 'back to the drawing']]}>
+    <Frame
+      sheet={`5 Step cards ${key}`}
+      reckoning={panel}
+      keys={[
+        ['p', 'make a PDF of the cards'],
+        ['Esc', 'back to the drawing'],
+      ]}
+    >
       <div className="px-6 py-4" data-cards={sheet ? sheet.steps.length : undefined}>
-        {sheet?.steps.map((s) => <div key={s.number} className="mb-6 border border-ink bg-white p-6"><CrewCard sheet={sheet} step={s.number} units={units} /></div>)}
-        {sheet && <div className="mb-6 border border-ink bg-white p-6"><RollList sheet={sheet} units={units} /></div>}
+        {sheet?.steps.map((s) => (
+          <div key={s.number} className="mb-6 border border-ink bg-white p-6">
+            <CrewCard sheet={sheet} step={s.number} units={units} />
+          </div>
+        ))}
+        {sheet && (
+          <div className="mb-6 border border-ink bg-white p-6">
+            <RollList sheet={sheet} units={units} />
+          </div>
+        )}
       </div>
     </Frame>
   );

@@ -42,20 +42,55 @@ export function CheckScreen({ check, checks, waiting, photographs, add, ensureVi
   const next = checks[at + 1]?.id ?? null;
   const read = typed === '' ? null : readQuantity(typed, 'length', units);
   const value = read && 'value' in read ? read.value : null;
-  const verdict = check.least_mm === null ? (looked === null ? null : looked ? 'pass' : 'fail') : value === null ? null : judge(value, check.least_mm);
+  const verdict =
+    check.least_mm === null
+      ? looked === null
+        ? null
+        : looked
+          ? 'pass'
+          : 'fail'
+      : value === null
+        ? null
+        : judge(value, check.least_mm);
   const standing = [...check.readings, ...waiting.filter((w) => !check.readings.some((r) => r.id === w.id))];
   const last = lastStanding(standing);
   const lastSeverity = last && ('severity_of' in last ? (last as SiteCheck['readings'][number]).severity_of : null);
 
-  const press = (key: string) => setTyped((t) => (key === '⌫' ? t.replace(/ ?(mm|in)$| ?.$/, '') : key === 'mm' || key === 'in' ? `${t.replace(/ ?(mm|in)$/, '')} ${key}` : (t.replace(/ ?(mm|in)$/, '') + key).slice(0, 12)));
+  const press = (key: string) =>
+    setTyped((t) =>
+      key === '⌫'
+        ? t.replace(/ ?(mm|in)$| ?.$/, '')
+        : key === 'mm' || key === 'in'
+          ? `${t.replace(/ ?(mm|in)$/, '')} ${key}`
+          : (t.replace(/ ?(mm|in)$/, '') + key).slice(0, 12),
+    );
   const keep = () => {
     if (check.least_mm === null ? looked === null : value === null) {
       go(next);
       return;
     }
-    add({ kind: 'reading', visit: ensureVisit(), check: check.id, ...(check.least_mm === null ? { holds: looked === true } : { value_mm: Math.round((value ?? 0) * 1000) / 1000, typed: typed.trim() }), instrument: check.instrument, ...(corrects !== null ? { supersedes: corrects } : {}), asked: check.asked });
+    add({
+      kind: 'reading',
+      visit: ensureVisit(),
+      check: check.id,
+      ...(check.least_mm === null
+        ? { holds: looked === true }
+        : { value_mm: Math.round((value ?? 0) * 1000) / 1000, typed: typed.trim() }),
+      instrument: check.instrument,
+      ...(corrects !== null ? { supersedes: corrects } : {}),
+      asked: check.asked,
+    });
     if (verdict !== 'pass' && !check.readings.some((r) => r.severity_of !== 'pass')) {
-      add({ kind: 'fault-raised', visit: ensureVisit(), check: check.id, severity: verdict ?? 'caution', words: check.least_mm === null ? `${check.title}: not as it should be` : `${check.title}: ${typed.trim()}, at least ${show(check.least_mm, 'length', units)} asked` });
+      add({
+        kind: 'fault-raised',
+        visit: ensureVisit(),
+        check: check.id,
+        severity: verdict ?? 'caution',
+        words:
+          check.least_mm === null
+            ? `${check.title}: not as it should be`
+            : `${check.title}: ${typed.trim()}, at least ${show(check.least_mm, 'length', units)} asked`,
+      });
     }
     go(next);
   };
@@ -75,31 +110,148 @@ export function CheckScreen({ check, checks, waiting, photographs, add, ensureVi
 
   return (
     <div className="text-[16px] text-black" data-check-screen={check.id}>
-      <p className="flex justify-between border-b-2 border-black px-[18px] py-[10px] text-[13px]"><b>{check.detail} · step {check.step}</b>{state}</p>
+      <p className="flex justify-between border-b-2 border-black px-[18px] py-[10px] text-[13px]">
+        <b>
+          {check.detail} · step {check.step}
+        </b>
+        {state}
+      </p>
       <div className="px-[18px]">
         <h1 className="pt-2 text-[22px] leading-tight font-bold">{check.title}</h1>
-        <p className="py-1 text-[14px] leading-snug">{check.least_mm === null ? check.reason : `At least ${show(check.least_mm, 'length', units)}; drawn ${show(check.drawn_mm, 'length', units)}. ${check.reason}`}</p>
-        {sequence.data && <div className="h-[118px] border border-black"><Unfolded sheet={sequence.data} step={check.step} units={units} measured={check.measured} window={windowOn(check, sequence.data.detail.opening)} dimensions={false} /></div>}
-        {check.least_mm === null
-          ? <div className="grid grid-cols-2 gap-2 py-3">{([true, false] as const).map((v) => <button key={String(v)} aria-pressed={looked === v} className={`min-h-[64px] border-2 border-black text-center text-[17px] font-bold ${looked === v ? 'bg-black text-white' : 'bg-white'}`} onClick={() => setLooked(v)}>{v ? 'as it should be' : 'not so'}</button>)}</div>
-          : <>
-              <input aria-label="Reading" className="mt-1 w-full border-0 bg-transparent text-center text-[52px] leading-none font-bold outline-offset-0" inputMode={phone ? 'none' : 'text'} placeholder="–" value={typed} onChange={(e) => setTyped(e.target.value)} onKeyDown={(e) => { if (e.key === 'Enter') keep(); }} />
-              <Band least={check.least_mm} value={value} units={units} />
-            </>}
-        <p className={`min-h-[24px] text-[15px] font-bold ${verdict ? severityColour(verdict) : ''}`} role="status" data-verdict={verdict ?? ''}>
-          {verdict && <><SeverityMark severity={verdict} size={14} /> {severityWord(verdict)}{value !== null && check.least_mm !== null && value < check.least_mm ? `, ${show(check.least_mm - value, 'length', units)} short` : ''}{verdict === 'pass' ? '' : `: ${check.when_failing}`}</>}
-          {!verdict && typed !== '' && read && 'why' in read && <span className="text-[13px] text-fail">{read.why}</span>}
-          {!verdict && typed === '' && last && <span className="text-[13px] font-normal">last: {last.typed ?? (last.value_mm === undefined ? (last.holds ? 'as it should be' : 'not so') : show(last.value_mm, 'length', units))}, {lastSeverity ? severityWord(lastSeverity).toLowerCase() : 'waiting to be sent'}{'by' in last ? `, ${String(last.by)}` : ''}</span>}
+        <p className="py-1 text-[14px] leading-snug">
+          {check.least_mm === null
+            ? check.reason
+            : `At least ${show(check.least_mm, 'length', units)}; drawn ${show(check.drawn_mm, 'length', units)}. ${check.reason}`}
         </p>
-        {last && <label className="flex min-h-[28px] items-center gap-2 text-[13px]"><input type="checkbox" className="h-5 w-5" checked={corrects !== null} onChange={(e) => setCorrects(e.target.checked ? last.id : null)} />corrects the last reading, which stays in the record</label>}
-        {why && <p role="alert" className="text-[13px] text-fail">{why}</p>}
-        {check.least_mm !== null && <div className="grid grid-cols-4 gap-[8px] pb-2">{KEYS.map((key) => <button key={key} aria-label={key === '⌫' ? 'delete' : key} className={`min-h-[58px] border-2 border-black text-center text-[22px] font-bold ${key === (units === 'si' ? 'mm' : 'in') ? 'bg-black text-white' : 'bg-white'}`} onClick={() => press(key)}>{key}</button>)}</div>}
+        {sequence.data && (
+          <div className="h-[118px] border border-black">
+            <Unfolded
+              sheet={sequence.data}
+              step={check.step}
+              units={units}
+              measured={check.measured}
+              window={windowOn(check, sequence.data.detail.opening)}
+              dimensions={false}
+            />
+          </div>
+        )}
+        {check.least_mm === null ? (
+          <div className="grid grid-cols-2 gap-2 py-3">
+            {([true, false] as const).map((v) => (
+              <button
+                key={String(v)}
+                aria-pressed={looked === v}
+                className={`min-h-[64px] border-2 border-black text-center text-[17px] font-bold ${looked === v ? 'bg-black text-white' : 'bg-white'}`}
+                onClick={() => setLooked(v)}
+              >
+                {v ? 'as it should be' : 'not so'}
+              </button>
+            ))}
+          </div>
+        ) : (
+          <>
+            <input
+              aria-label="Reading"
+              className="mt-1 w-full border-0 bg-transparent text-center text-[52px] leading-none font-bold outline-offset-0"
+              inputMode={phone ? 'none' : 'text'}
+              placeholder="–"
+              value={typed}
+              onChange={(e) => setTyped(e.target.value)}
+              onKeyDown={(e) => {
+                if (e.key === 'Enter') keep();
+              }}
+            />
+            <Band least={check.least_mm} value={value} units={units} />
+          </>
+        )}
+        <p
+          className={`min-h-[24px] text-[15px] font-bold ${verdict ? severityColour(verdict) : ''}`}
+          role="status"
+          data-verdict={verdict ?? ''}
+        >
+          {verdict && (
+            <>
+              <SeverityMark severity={verdict} size={14} /> {severityWord(verdict)}
+              {value !== null && check.least_mm !== null && value < check.least_mm
+                ? `, ${show(check.least_mm - value, 'length', units)} short`
+                : ''}
+              {verdict === 'pass' ? '' : `: ${check.when_failing}`}
+            </>
+          )}
+          {!verdict && typed !== '' && read && 'why' in read && (
+            <span className="text-[13px] text-fail">{read.why}</span>
+          )}
+          {!verdict && typed === '' && last && (
+            <span className="text-[13px] font-normal">
+              last:{' '}
+              {last.typed ??
+                (last.value_mm === undefined
+                  ? last.holds
+                    ? 'as it should be'
+                    : 'not so'
+                  : show(last.value_mm, 'length', units))}
+              , {lastSeverity ? severityWord(lastSeverity).toLowerCase() : 'waiting to be sent'}
+              {'by' in last ? `, ${String(last.by)}` : ''}
+            </span>
+          )}
+        </p>
+        {last && (
+          <label className="flex min-h-[28px] items-center gap-2 text-[13px]">
+            <input
+              type="checkbox"
+              className="h-5 w-5"
+              checked={corrects !== null}
+              onChange={(e) => setCorrects(e.target.checked ? last.id : null)}
+            />
+            corrects the last reading, which stays in the record
+          </label>
+        )}
+        {why && (
+          <p role="alert" className="text-[13px] text-fail">
+            {why}
+          </p>
+        )}
+        {check.least_mm !== null && (
+          <div className="grid grid-cols-4 gap-[8px] pb-2">
+            {KEYS.map((key) => (
+              <button
+                key={key}
+                aria-label={key === '⌫' ? 'delete' : key}
+                className={`min-h-[58px] border-2 border-black text-center text-[22px] font-bold ${key === (units === 'si' ? 'mm' : 'in') ? 'bg-black text-white' : 'bg-white'}`}
+                onClick={() => press(key)}
+              >
+                {key}
+              </button>
+            ))}
+          </div>
+        )}
       </div>
-      <input ref={camera} type="file" name="photograph" aria-label="Photograph" accept="image/jpeg,image/png,image/webp" capture="environment" className="sr-only" onChange={(e) => void photograph(e.target.files?.[0])} />
-      <div className={`${phone ? 'fixed inset-x-0 bottom-0' : ''} grid min-h-[72px] grid-cols-[72px_1fr_1.35fr] border-t-2 border-black bg-white`}>
-        <button aria-label="Back to the list" className="border-r-2 border-black text-center text-[20px] font-bold" onClick={() => go(null)}>‹</button>
-        <button className="text-center text-[16px] font-bold" onClick={() => camera.current?.click()}>photo · {photographs.length}</button>
-        <button className="bg-black text-center text-[16px] font-bold text-white" onClick={keep}>{(check.least_mm === null ? looked === null : value === null) ? 'next' : 'keep, next'}</button>
+      <input
+        ref={camera}
+        type="file"
+        name="photograph"
+        aria-label="Photograph"
+        accept="image/jpeg,image/png,image/webp"
+        capture="environment"
+        className="sr-only"
+        onChange={(e) => void photograph(e.target.files?.[0])}
+      />
+      <div
+        className={`${phone ? 'fixed inset-x-0 bottom-0' : ''} grid min-h-[72px] grid-cols-[72px_1fr_1.35fr] border-t-2 border-black bg-white`}
+      >
+        <button
+          aria-label="Back to the list"
+          className="border-r-2 border-black text-center text-[20px] font-bold"
+          onClick={() => go(null)}
+        >
+          ‹
+        </button>
+        <button className="text-center text-[16px] font-bold" onClick={() => camera.current?.click()}>
+          photo · {photographs.length}
+        </button>
+        <button className="bg-black text-center text-[16px] font-bold text-white" onClick={keep}>
+          {(check.least_mm === null ? looked === null : value === null) ? 'next' : 'keep, next'}
+        </button>
       </div>
     </div>
   );
@@ -110,19 +262,46 @@ function Band({ least, value, units }: { least: number; value: number | null; un
   const [low, high] = [0, least * 2];
   const x = (mm: number) => 10 + (Math.max(low, Math.min(high, mm)) / high) * 334;
   return (
-    <svg viewBox="0 0 354 52" className="block w-full" role="img" aria-label={`passes from ${show(least, 'length', units)}`}>
+    <svg
+      viewBox="0 0 354 52"
+      className="block w-full"
+      role="img"
+      aria-label={`passes from ${show(least, 'length', units)}`}
+    >
       <path d="M10 24H344" stroke="#000" strokeWidth="2" />
-      <rect x={x(least)} y="14" width={344 - x(least)} height="20" fill="#fff" stroke="var(--color-pass)" strokeWidth="3" />
+      <rect
+        x={x(least)}
+        y="14"
+        width={344 - x(least)}
+        height="20"
+        fill="#fff"
+        stroke="var(--color-pass)"
+        strokeWidth="3"
+      />
       <path d={`M${x(least)} 20H344M${x(least)} 28H344`} stroke="var(--color-pass)" strokeWidth="1" />
-      {value !== null && <path d={`M${x(value)} 34V8m-9 -8h18l-9 10z`} fill={value < least ? 'var(--color-fail)' : '#000'} stroke={value < least ? 'var(--color-fail)' : '#000'} strokeWidth="3" />}
-      <text x={x(least)} y="49" textAnchor="middle" fontSize="14" fontWeight="700">{show(least, 'length', units)}</text>
-      <text x={x(least / 2)} y="49" textAnchor="middle" fontSize="13">{show(least / 2, 'length', units)}</text>
+      {value !== null && (
+        <path
+          d={`M${x(value)} 34V8m-9 -8h18l-9 10z`}
+          fill={value < least ? 'var(--color-fail)' : '#000'}
+          stroke={value < least ? 'var(--color-fail)' : '#000'}
+          strokeWidth="3"
+        />
+      )}
+      <text x={x(least)} y="49" textAnchor="middle" fontSize="14" fontWeight="700">
+        {show(least, 'length', units)}
+      </text>
+      <text x={x(least / 2)} y="49" textAnchor="middle" fontSize="13">
+        {show(least / 2, 'length', units)}
+      </text>
     </svg>
   );
 }
 
 /** The part of the face to show: round what is measured, in the shape of the sketch. */
-function windowOn(check: Check, opening: { width_mm: number; height_mm: number; margin_mm: number } | undefined): [number, number, number, number] {
+function windowOn(
+  check: Check,
+  opening: { width_mm: number; height_mm: number; margin_mm: number } | undefined,
+): [number, number, number, number] {
   const W = opening?.width_mm ?? 1000;
   const H = opening?.height_mm ?? 1000;
   const m = check.measured;
@@ -134,7 +313,8 @@ function windowOn(check: Check, opening: { width_mm: number; height_mm: number; 
   else if (check.place === 'right') u = W;
   const half = 300;
   const tall = 100;
-  const limit = (centre: number, reach: number, low: number, high: number) => Math.max(low + reach, Math.min(high - reach, centre));
+  const limit = (centre: number, reach: number, low: number, high: number) =>
+    Math.max(low + reach, Math.min(high - reach, centre));
   const M = opening?.margin_mm ?? 500;
   const [cu, cv] = [limit(u, half, -M, W + M), limit(v, tall, -M, H + M)];
   return [cu - half, cv - tall, cu + half, cv + tall];

@@ -22,34 +22,114 @@ export function Faults({ site, add, ensureVisit }: Props) {
   return (
     <>
       {site.faults.length === 0 && <p>No faults. One is raised by a reading out of its bounds, or by hand below.</p>}
-      {[...site.faults].reverse().map((fault) => <FaultRow key={fault.id} fault={fault} add={add} ensureVisit={ensureVisit} photographs={site.photographs.filter((p) => p.fault === fault.id || (p.check !== undefined && p.check === fault.raised.check))} />)}
+      {[...site.faults].reverse().map((fault) => (
+        <FaultRow
+          key={fault.id}
+          fault={fault}
+          add={add}
+          ensureVisit={ensureVisit}
+          photographs={site.photographs.filter(
+            (p) => p.fault === fault.id || (p.check !== undefined && p.check === fault.raised.check),
+          )}
+        />
+      ))}
       <form onSubmit={raise} className="mt-4 flex flex-wrap gap-2">
-        <label className="grid grow">A fault seen, in your words<input name="words" className="min-h-[40px]" maxLength={2000} value={words} onChange={(e) => setWords(e.target.value)} /></label>
+        <label className="grid grow">
+          A fault seen, in your words
+          <input
+            name="words"
+            className="min-h-[40px]"
+            maxLength={2000}
+            value={words}
+            onChange={(e) => setWords(e.target.value)}
+          />
+        </label>
         <button className="act min-h-[56px] self-end">raise it</button>
       </form>
     </>
   );
 }
 
-function FaultRow({ fault, add, ensureVisit, photographs }: { fault: Fault; photographs: SiteEvent[] } & Pick<Props, 'add' | 'ensureVisit'>) {
+function FaultRow({
+  fault,
+  add,
+  ensureVisit,
+  photographs,
+}: { fault: Fault; photographs: SiteEvent[] } & Pick<Props, 'add' | 'ensureVisit'>) {
   const project = useProjectId();
   const [words, setWords] = useState('');
   const repair = (event: FormEvent) => {
     event.preventDefault();
-    if (words.trim() !== '') add({ kind: 'fault-repaired', visit: ensureVisit(), fault: fault.id, words: words.trim() });
+    if (words.trim() !== '')
+      add({ kind: 'fault-repaired', visit: ensureVisit(), fault: fault.id, words: words.trim() });
     setWords('');
   };
   const look = (passes: boolean) => add({ kind: 'fault-reinspected', visit: ensureVisit(), fault: fault.id, passes });
   const when = (at: string, by: string) => `${at.slice(0, 10)}, ${by}`;
   return (
     <article className="border-t border-hair py-2" data-fault={fault.id} data-state={fault.state}>
-      <h2 className={`font-bold ${fault.state === 'closed' ? 'text-pass' : severityColour(fault.severity)}`}><SeverityMark severity={fault.state === 'closed' ? 'pass' : fault.severity} /> {fault.state === 'closed' ? 'Closed' : fault.state === 'repaired' ? 'Repaired, to be re-inspected' : `Open · ${severityWord(fault.severity)}`}</h2>
-      <p>{fault.raised.words} <span className="text-faint">({when(fault.raised.at, fault.raised.by)})</span></p>
-      {photographs.length > 0 && <p className="flex gap-2 py-1">{photographs.flatMap((p) => p.photographs ?? []).map((sha) => <img key={sha} src={`/api/projects/${project}/photographs/${sha}`} alt={`Photograph of: ${fault.raised.words ?? 'the fault'}`} className="h-24 border border-ink" />)}</p>}
-      {fault.repaired && <p>Repair: {fault.repaired.words} <span className="text-faint">({when(fault.repaired.at, fault.repaired.by)})</span></p>}
-      {fault.reinspected && <p>{fault.reinspected.passes ? 'Re-inspected, in order' : 'Re-inspected, not in order'} <span className="text-faint">({when(fault.reinspected.at, fault.reinspected.by)})</span></p>}
-      {fault.state === 'open' && <form onSubmit={repair} className="flex flex-wrap gap-2 pt-1"><label className="grow"><span className="sr-only">The repair as done</span><input placeholder="the repair as done" className="min-h-[40px] w-full" maxLength={2000} value={words} onChange={(e) => setWords(e.target.value)} /></label><button className="act min-h-[40px] max-sm:min-h-[56px]">repaired</button></form>}
-      {fault.state === 'repaired' && <p className="flex gap-2 pt-1"><button className="act min-h-[40px] max-sm:min-h-[56px]" onClick={() => look(true)}>in order, close it</button><button className="act min-h-[40px] max-sm:min-h-[56px]" onClick={() => look(false)}>not in order</button></p>}
+      <h2 className={`font-bold ${fault.state === 'closed' ? 'text-pass' : severityColour(fault.severity)}`}>
+        <SeverityMark severity={fault.state === 'closed' ? 'pass' : fault.severity} />{' '}
+        {fault.state === 'closed'
+          ? 'Closed'
+          : fault.state === 'repaired'
+            ? 'Repaired, to be re-inspected'
+            : `Open · ${severityWord(fault.severity)}`}
+      </h2>
+      <p>
+        {fault.raised.words} <span className="text-faint">({when(fault.raised.at, fault.raised.by)})</span>
+      </p>
+      {photographs.length > 0 && (
+        <p className="flex gap-2 py-1">
+          {photographs
+            .flatMap((p) => p.photographs ?? [])
+            .map((sha) => (
+              <img
+                key={sha}
+                src={`/api/projects/${project}/photographs/${sha}`}
+                alt={`Photograph of: ${fault.raised.words ?? 'the fault'}`}
+                className="h-24 border border-ink"
+              />
+            ))}
+        </p>
+      )}
+      {fault.repaired && (
+        <p>
+          Repair: {fault.repaired.words}{' '}
+          <span className="text-faint">({when(fault.repaired.at, fault.repaired.by)})</span>
+        </p>
+      )}
+      {fault.reinspected && (
+        <p>
+          {fault.reinspected.passes ? 'Re-inspected, in order' : 'Re-inspected, not in order'}{' '}
+          <span className="text-faint">({when(fault.reinspected.at, fault.reinspected.by)})</span>
+        </p>
+      )}
+      {fault.state === 'open' && (
+        <form onSubmit={repair} className="flex flex-wrap gap-2 pt-1">
+          <label className="grow">
+            <span className="sr-only">The repair as done</span>
+            <input
+              placeholder="the repair as done"
+              className="min-h-[40px] w-full"
+              maxLength={2000}
+              value={words}
+              onChange={(e) => setWords(e.target.value)}
+            />
+          </label>
+          <button className="act min-h-[40px] max-sm:min-h-[56px]">repaired</button>
+        </form>
+      )}
+      {fault.state === 'repaired' && (
+        <p className="flex gap-2 pt-1">
+          <button className="act min-h-[40px] max-sm:min-h-[56px]" onClick={() => look(true)}>
+            in order, close it
+          </button>
+          <button className="act min-h-[40px] max-sm:min-h-[56px]" onClick={() => look(false)}>
+            not in order
+          </button>
+        </p>
+      )}
     </article>
   );
 }

@@ -21,15 +21,20 @@ export function NotSent({ outbox }: { outbox: OutboxState }) {
           <ul>
             {aside.slice(0, 5).map(({ event, why: reason }) => (
               <li key={event.id} className="whitespace-pre-line">
-                {event.kind.replaceAll('-', ' ')} {event.check ?? ''} {event.typed ?? event.words ?? ''}, {event.at.slice(0, 10)}: {reason}
+                {event.kind.replaceAll('-', ' ')} {event.check ?? ''} {event.typed ?? event.words ?? ''},{' '}
+                {event.at.slice(0, 10)}: {reason}
               </li>
             ))}
           </ul>
           {aside.length > 5 && <p>and {aside.length - 5} more</p>}
-          <button className="act mt-1 mr-2 max-sm:min-h-[56px]" onClick={again}>send again</button>
+          <button className="act mt-1 mr-2 max-sm:min-h-[56px]" onClick={again}>
+            send again
+          </button>
         </>
       )}
-      <button className="act mt-1 max-sm:min-h-[56px]" onClick={save}>save as a file</button>
+      <button className="act mt-1 max-sm:min-h-[56px]" onClick={save}>
+        save as a file
+      </button>
     </div>
   );
 }

@@ -41,15 +41,20 @@ function SitePage({ outbox, phone }: { outbox: OutboxState; phone: boolean }) {
   const { setProject } = useUnits();
   const documents = useDocuments();
   const units = documents.data?.brief.content.project.units;
-  useEffect(() => { if (units) setProject(units); }, [units, setProject]);
+  useEffect(() => {
+    if (units) setProject(units);
+  }, [units, setProject]);
 
   // The first reading of another day opens another visit.
-  const ensureVisit = () => openVisit(site.data?.visits ?? [], outbox.waiting, me?.id ?? '', new Date()) ?? outbox.add({ kind: 'visit' } as DraftEvent);
+  const ensureVisit = () =>
+    openVisit(site.data?.visits ?? [], outbox.waiting, me?.id ?? '', new Date()) ??
+    outbox.add({ kind: 'visit' } as DraftEvent);
 
   const waits = outbox.waiting.length;
   const state = (
     <span role="status" data-waiting={waits} className={waits > 0 ? 'font-bold' : ''}>
-      {waits > 0 ? `${waits} waiting to send` : 'all sent'}{navigator.onLine ? '' : ' · no signal'}
+      {waits > 0 ? `${waits} waiting to send` : 'all sent'}
+      {navigator.onLine ? '' : ' · no signal'}
     </span>
   );
   const refused = <NotSent outbox={outbox} />;
@@ -58,20 +63,40 @@ function SitePage({ outbox, phone }: { outbox: OutboxState; phone: boolean }) {
   const list = site.data && <CheckList site={site.data} near={setNear} />;
   const screen = chosen && site.data && (
     <CheckScreen
-      key={chosen.id} check={chosen} checks={site.data.checks} waiting={outbox.waiting.filter((e) => e.kind === 'reading' && e.check === chosen.id)} photographs={site.data.photographs.filter((p) => p.check === chosen.id)} add={outbox.add} ensureVisit={ensureVisit} state={state} phone={phone}
+      key={chosen.id}
+      check={chosen}
+      checks={site.data.checks}
+      waiting={outbox.waiting.filter((e) => e.kind === 'reading' && e.check === chosen.id)}
+      photographs={site.data.photographs.filter((p) => p.check === chosen.id)}
+      add={outbox.add}
+      ensureVisit={ensureVisit}
+      state={state}
+      phone={phone}
       go={(id) => navigate(id ? `/p/${project}/site/check/${encodeURIComponent(id)}` : `/p/${project}/site`)}
     />
   );
-  const faults = what === 'faults' && site.data && <Faults site={site.data} add={outbox.add} ensureVisit={ensureVisit} />;
+  const faults = what === 'faults' && site.data && (
+    <Faults site={site.data} add={outbox.add} ensureVisit={ensureVisit} />
+  );
 
   if (phone) {
     return (
       <div className="min-h-screen bg-white pb-24 text-[16px] text-black" data-mode="site">
         {screen ?? (
           <div className="px-[18px] py-3">
-            <p className="mb-2 flex justify-between border-b-2 border-black pb-2 text-[14px]"><b>Site</b>{state}</p>
+            <p className="mb-2 flex justify-between border-b-2 border-black pb-2 text-[14px]">
+              <b>Site</b>
+              {state}
+            </p>
             {refused}
-            <nav className="mb-3 grid grid-cols-2 gap-2"><Link className="act grid min-h-[56px] place-items-center" to={`/p/${project}/site`}>checks</Link><Link className="act grid min-h-[56px] place-items-center" to={`/p/${project}/site/faults`}>faults · {site.data?.faults.filter((f) => f.state !== 'closed').length ?? 0}</Link></nav>
+            <nav className="mb-3 grid grid-cols-2 gap-2">
+              <Link className="act grid min-h-[56px] place-items-center" to={`/p/${project}/site`}>
+                checks
+              </Link>
+              <Link className="act grid min-h-[56px] place-items-center" to={`/p/${project}/site/faults`}>
+                faults · {site.data?.faults.filter((f) => f.state !== 'closed').length ?? 0}
+              </Link>
+            </nav>
             {faults || list}
             {!faults && <Orphans site={site.data} />}
           </div>
@@ -80,13 +105,65 @@ function SitePage({ outbox, phone }: { outbox: OutboxState; phone: boolean }) {
     );
   }
   return (
-    <Frame sheet="8 Site" reckoning={<><h2 className="pb-1 text-[15px] font-bold">{chosen ? chosen.title : 'Visits'}</h2>{state}{refused}{chosen ? <Readings check={chosen} /> : <ul>{site.data?.visits.map((v) => <li key={v.id} className="border-t border-hair py-1">{v.at.slice(0, 10)} · {v.by}{v.words ? ` · ${v.words}` : ''}</li>)}</ul>}</>}>
+    <Frame
+      sheet="8 Site"
+      reckoning={
+        <>
+          <h2 className="pb-1 text-[15px] font-bold">{chosen ? chosen.title : 'Visits'}</h2>
+          {state}
+          {refused}
+          {chosen ? (
+            <Readings check={chosen} />
+          ) : (
+            <ul>
+              {site.data?.visits.map((v) => (
+                <li key={v.id} className="border-t border-hair py-1">
+                  {v.at.slice(0, 10)} · {v.by}
+                  {v.words ? ` · ${v.words}` : ''}
+                </li>
+              ))}
+            </ul>
+          )}
+        </>
+      }
+    >
       <div className="px-8 py-4">
-        <h1 className="mb-2 flex gap-5 text-lg font-bold">Site <span className="text-[13px] font-normal"><Link className="link" to={`/p/${project}/site`}>checks</Link> · <Link className="link" to={`/p/${project}/site/faults`}>faults</Link></span></h1>
-        {site.isError && <p role="alert" className="text-fail">{wordsOf(site.error)}</p>}
-        {screen ? <div className="mx-auto max-w-[26rem] border border-ink">{screen}</div> : faults || (site.data && site.data.checks.length > 0
-          ? <div className="grid grid-cols-[minmax(0,1fr)_25rem] gap-6"><Where check={site.data.checks.find((c) => c.id === near) ?? site.data.checks.find((c) => c.verdict.severity !== null && c.verdict.severity !== 'pass') ?? site.data.checks[0]} /><div>{list}</div></div>
-          : list)}
+        <h1 className="mb-2 flex gap-5 text-lg font-bold">
+          Site{' '}
+          <span className="text-[13px] font-normal">
+            <Link className="link" to={`/p/${project}/site`}>
+              checks
+            </Link>{' '}
+            ·{' '}
+            <Link className="link" to={`/p/${project}/site/faults`}>
+              faults
+            </Link>
+          </span>
+        </h1>
+        {site.isError && (
+          <p role="alert" className="text-fail">
+            {wordsOf(site.error)}
+          </p>
+        )}
+        {screen ? (
+          <div className="mx-auto max-w-[26rem] border border-ink">{screen}</div>
+        ) : (
+          faults ||
+          (site.data && site.data.checks.length > 0 ? (
+            <div className="grid grid-cols-[minmax(0,1fr)_25rem] gap-6">
+              <Where
+                check={
+                  site.data.checks.find((c) => c.id === near) ??
+                  site.data.checks.find((c) => c.verdict.severity !== null && c.verdict.severity !== 'pass') ??
+                  site.data.checks[0]
+                }
+              />
+              <div>{list}</div>
+            </div>
+          ) : (
+            list
+          ))
+        )}
         {!screen && !faults && <Orphans site={site.data} />}
       </div>
     </Frame>
@@ -102,8 +179,19 @@ function Orphans({ site }: { site: SiteSheet | undefined }) {
       <h2 className="border-b border-ink font-bold">Read of checks that are gone</h2>
       {site.orphans.map((gone) => (
         <div key={gone.check} className="border-b border-hair py-1">
-          <p>{gone.title} <span className="text-faint">{gone.check}</span></p>
-          <ul>{gone.readings.map((r) => <li key={r.id}><SeverityMark severity={r.severity_of} /> {readingWords(r, units)} <span className="text-faint">{r.at.slice(0, 10)}, {r.by}</span></li>)}</ul>
+          <p>
+            {gone.title} <span className="text-faint">{gone.check}</span>
+          </p>
+          <ul>
+            {gone.readings.map((r) => (
+              <li key={r.id}>
+                <SeverityMark severity={r.severity_of} /> {readingWords(r, units)}{' '}
+                <span className="text-faint">
+                  {r.at.slice(0, 10)}, {r.by}
+                </span>
+              </li>
+            ))}
+          </ul>
         </div>
       ))}
     </section>
@@ -112,7 +200,14 @@ function Orphans({ site }: { site: SiteSheet | undefined }) {
 
 /** A reading as it was typed, or what was seen of a look. */
 function readingWords(r: SiteCheck['readings'][number], units: 'si' | 'us'): string {
-  return r.typed ?? (r.value_mm === undefined ? (r.holds ? 'as it should be' : 'not as it should be') : show(r.value_mm, 'length', units));
+  return (
+    r.typed ??
+    (r.value_mm === undefined
+      ? r.holds
+        ? 'as it should be'
+        : 'not as it should be'
+      : show(r.value_mm, 'length', units))
+  );
 }
 
 /** So many checks are looked through by eye. */
@@ -123,36 +218,78 @@ function CheckList({ site, near }: { site: SiteSheet; near: (check: string) => v
   const project = useProjectId();
   const [words, setWords] = useState('');
   const [open, setOpen] = useState(false);
-  const wanted = found(site.checks.map((c) => ({ id: c.id, text: `${c.detail} ${c.detail_title} ${c.title}`, check: c })), words)
-    .map((row) => row.check).filter((c) => !open || c.verdict.severity !== 'pass');
+  const wanted = found(
+    site.checks.map((c) => ({ id: c.id, text: `${c.detail} ${c.detail_title} ${c.title}`, check: c })),
+    words,
+  )
+    .map((row) => row.check)
+    .filter((c) => !open || c.verdict.severity !== 'pass');
   const most = wanted.slice(0, MOST_SHOWN);
   const details = [...new Set(most.map((c) => c.detail))];
-  if (site.checks.length === 0) return <p className="max-w-[40rem] text-[15px]">No checks yet: they are made from the sequences. Make an opening in step 5, and its laps, upturns and looks appear here.</p>;
+  if (site.checks.length === 0)
+    return (
+      <p className="max-w-[40rem] text-[15px]">
+        No checks yet: they are made from the sequences. Make an opening in step 5, and its laps, upturns and looks
+        appear here.
+      </p>
+    );
   return (
     <>
       {site.checks.length > MANY && (
         <p className="flex flex-wrap items-center gap-x-4 pb-2">
-          <input aria-label="Find a check" className="w-[12rem] max-sm:min-h-[48px]" placeholder="o4, upturn …" value={words} onChange={(e) => setWords(e.target.value)} />
-          <label className="max-sm:min-h-[48px]"><input type="checkbox" checked={open} onChange={(e) => setOpen(e.target.checked)} /> only what does not pass yet</label>
-          <span className="text-faint">{wanted.length} of {site.checks.length}</span>
+          <input
+            aria-label="Find a check"
+            className="w-[12rem] max-sm:min-h-[48px]"
+            placeholder="o4, upturn …"
+            value={words}
+            onChange={(e) => setWords(e.target.value)}
+          />
+          <label className="max-sm:min-h-[48px]">
+            <input type="checkbox" checked={open} onChange={(e) => setOpen(e.target.checked)} /> only what does not pass
+            yet
+          </label>
+          <span className="text-faint">
+            {wanted.length} of {site.checks.length}
+          </span>
         </p>
       )}
       {details.map((id) => {
         const checks = most.filter((c) => c.detail === id);
         return (
           <section key={id} className="mb-4">
-            <h2 className="border-b border-ink font-bold">{checks[0]?.detail_title} <span className="font-normal text-faint">{checks.filter((c) => c.verdict.count > 0).length} of {checks.length} read</span></h2>
+            <h2 className="border-b border-ink font-bold">
+              {checks[0]?.detail_title}{' '}
+              <span className="font-normal text-faint">
+                {checks.filter((c) => c.verdict.count > 0).length} of {checks.length} read
+              </span>
+            </h2>
             {checks.map((c) => (
-              <Link key={c.id} to={`/p/${project}/site/check/${encodeURIComponent(c.id)}`} data-check={c.id} onMouseEnter={() => near(c.id)} onFocus={() => near(c.id)} className="flex min-h-[34px] items-center gap-3 border-b border-hair py-1 max-sm:min-h-[56px]">
+              <Link
+                key={c.id}
+                to={`/p/${project}/site/check/${encodeURIComponent(c.id)}`}
+                data-check={c.id}
+                onMouseEnter={() => near(c.id)}
+                onFocus={() => near(c.id)}
+                className="flex min-h-[34px] items-center gap-3 border-b border-hair py-1 max-sm:min-h-[56px]"
+              >
                 <span className="w-5">{c.verdict.severity && <SeverityMark severity={c.verdict.severity} />}</span>
-                <span className="grow">{c.title}<span className="text-faint"> · step {c.step}</span></span>
-                <span className={`whitespace-nowrap font-semibold ${c.verdict.severity ? severityColour(c.verdict.severity) : 'text-faint'}`}>{reading(c, units)}</span>
+                <span className="grow">
+                  {c.title}
+                  <span className="text-faint"> · step {c.step}</span>
+                </span>
+                <span
+                  className={`whitespace-nowrap font-semibold ${c.verdict.severity ? severityColour(c.verdict.severity) : 'text-faint'}`}
+                >
+                  {reading(c, units)}
+                </span>
               </Link>
             ))}
           </section>
         );
       })}
-      {wanted.length > most.length && <p className="text-faint">{wanted.length - most.length} more: find them by opening or words.</p>}
+      {wanted.length > most.length && (
+        <p className="text-faint">{wanted.length - most.length} more: find them by opening or words.</p>
+      )}
     </>
   );
 }
@@ -162,13 +299,30 @@ function Where({ check }: { check: SiteCheck | undefined }) {
   const { units } = useUnits();
   const sequence = useSequence(check?.detail);
   if (!check || !sequence.data) return <div />;
-  return <figure><div className="h-[560px]"><Unfolded sheet={sequence.data} step={sequence.data.steps.at(-1)?.number ?? 1} units={units} measured={check.measured} dimensions={false} /></div><figcaption className="text-center font-semibold">{check.title}</figcaption></figure>;
+  return (
+    <figure>
+      <div className="h-[560px]">
+        <Unfolded
+          sheet={sequence.data}
+          step={sequence.data.steps.at(-1)?.number ?? 1}
+          units={units}
+          measured={check.measured}
+          dimensions={false}
+        />
+      </div>
+      <figcaption className="text-center font-semibold">{check.title}</figcaption>
+    </figure>
+  );
 }
 
 function reading(check: SiteCheck, units: 'si' | 'us'): string {
   const asked = check.least_mm === null ? 'look' : `≥ ${show(check.least_mm, 'length', units)}`;
   if (check.verdict.count === 0) return asked;
-  return check.verdict.least_mm === null ? (check.verdict.severity === 'pass' ? 'as it should be' : 'not as it should be') : `${show(check.verdict.least_mm, 'length', units)} / ${asked}`;
+  return check.verdict.least_mm === null
+    ? check.verdict.severity === 'pass'
+      ? 'as it should be'
+      : 'not as it should be'
+    : `${show(check.verdict.least_mm, 'length', units)} / ${asked}`;
 }
 
 function Readings({ check }: { check: SiteCheck }) {
@@ -176,8 +330,31 @@ function Readings({ check }: { check: SiteCheck }) {
   const { verdict } = check;
   return (
     <>
-      {verdict.count > 0 && <p className="py-1">{verdict.least_mm === null ? `${verdict.count} looked` : `least ${show(verdict.least_mm, 'length', units)}, mean ${show(verdict.mean_mm, 'length', units)}, ${verdict.count} read, ${Math.round(verdict.out * 100)} % out`}</p>}
-      <ul>{check.readings.map((r) => <li key={r.id} className="border-t border-hair py-1"><span className={severityColour(r.severity_of)}><SeverityMark severity={r.severity_of} /> {r.typed ?? (r.value_mm === undefined ? (r.holds ? 'as it should be' : 'not as it should be') : show(r.value_mm, 'length', units))}</span> <span className="text-faint">{severityWord(r.severity_of)} · {r.by} · {r.at.slice(0, 16).replace('T', ' ')}</span></li>)}</ul>
+      {verdict.count > 0 && (
+        <p className="py-1">
+          {verdict.least_mm === null
+            ? `${verdict.count} looked`
+            : `least ${show(verdict.least_mm, 'length', units)}, mean ${show(verdict.mean_mm, 'length', units)}, ${verdict.count} read, ${Math.round(verdict.out * 100)} % out`}
+        </p>
+      )}
+      <ul>
+        {check.readings.map((r) => (
+          <li key={r.id} className="border-t border-hair py-1">
+            <span className={severityColour(r.severity_of)}>
+              <SeverityMark severity={r.severity_of} />{' '}
+              {r.typed ??
+                (r.value_mm === undefined
+                  ? r.holds
+                    ? 'as it should be'
+                    : 'not as it should be'
+                  : show(r.value_mm, 'length', units))}
+            </span>{' '}
+            <span className="text-faint">
+              {severityWord(r.severity_of)} · {r.by} · {r.at.slice(0, 16).replace('T', ' ')}
+            </span>
+          </li>
+        ))}
+      </ul>
     </>
   );
 }

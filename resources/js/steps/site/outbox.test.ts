@@ -5,7 +5,12 @@ import { lastStanding, openVisit } from './visit';
 
 function memory(): Store & { all: Map<string, string> } {
   const all = new Map<string, string>();
-  return { all, getItem: (k) => all.get(k) ?? null, setItem: (k, v) => void all.set(k, v), removeItem: (k) => void all.delete(k) };
+  return {
+    all,
+    getItem: (k) => all.get(k) ?? null,
+    setItem: (k, v) => void all.set(k, v),
+    removeItem: (k) => void all.delete(k),
+  };
 }
 
 /** A phone of one person, and a server that takes what the test says it takes. */
@@ -74,7 +79,14 @@ it('does not sign what an earlier version left without a name; it asks', async (
 });
 
 it('files a reading under one’s own visit of the day where one stands', () => {
-  const visit = (id: string, at: string, account: string) => ({ id, kind: 'visit' as const, at, by: 'x', account, visit: id });
+  const visit = (id: string, at: string, account: string) => ({
+    id,
+    kind: 'visit' as const,
+    at,
+    by: 'x',
+    account,
+    visit: id,
+  });
   const now = new Date(2026, 2, 4, 22, 30);
   const evening = new Date(2026, 2, 4, 16, 0).toISOString();
   const yesterday = new Date(2026, 2, 3, 16, 0).toISOString();

@@ -23,11 +23,12 @@ export type Store = Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>;
 /** So many go in one request: short enough for a weak signal. */
 const PART = 50;
 
-const NOBODYS = 'It was left on this phone by an earlier version, which did not note whose it was. Send it if it is yours.';
+const NOBODYS =
+  'It was left on this phone by an earlier version, which did not note whose it was. Send it if it is yours.';
 
 /**
- * What one person saw on one project and waits to be sent. It lives on the phone until the server has it; sending twice does no harm.
- * One thing that the server refuses is set aside with its reason and holds up none of the others.
+ * What one person saw on one project and waits to be sent. It lives on the phone until the server has it; sending twice
+ * does no harm. One thing that the server refuses is set aside with its reason and holds up none of the others.
  */
 export class Outbox {
   kept: Kept;
@@ -82,7 +83,10 @@ export class Outbox {
       if (!(error instanceof Refused) || !error.forGood) return this.stop(wordsOf(error));
       if (error.status === 403) return this.stop(error.message);
       if (part.length > 1) return this.sendOneByOne(part);
-      this.done(part, part.map((event) => ({ event, why: error.message })));
+      this.done(
+        part,
+        part.map((event) => ({ event, why: error.message })),
+      );
       return true;
     }
   }
@@ -104,7 +108,10 @@ export class Outbox {
   private done(part: Waiting[], aside: SetAside[]): void {
     const ids = new Set(part.map((e) => e.id));
     this.why = null;
-    this.keep({ waiting: this.kept.waiting.filter((e) => !ids.has(e.id)), aside: [...this.kept.aside, ...aside] }, true);
+    this.keep(
+      { waiting: this.kept.waiting.filter((e) => !ids.has(e.id)), aside: [...this.kept.aside, ...aside] },
+      true,
+    );
   }
 
   private keep(kept: Kept, sent = false): void {
@@ -112,7 +119,8 @@ export class Outbox {
     try {
       this.store.setItem(this.key, JSON.stringify(kept));
     } catch {
-      this.why = 'This phone has no room left: what waits is lost when the page is closed. Send it before, or save it as a file.';
+      this.why =
+        'This phone has no room left: what waits is lost when the page is closed. Send it before, or save it as a file.';
     }
     this.tell(sent);
   }

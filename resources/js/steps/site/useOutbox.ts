@@ -33,7 +33,10 @@ export function useOutbox(): OutboxState | null {
     send();
     const timer = setInterval(send, AGAIN_MS);
     window.addEventListener('online', send);
-    return () => { clearInterval(timer); window.removeEventListener('online', send); };
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener('online', send);
+    };
   }, [outbox]);
   if (!outbox) return null;
   return {
@@ -44,6 +47,9 @@ export function useOutbox(): OutboxState | null {
       void outbox.send();
       return id;
     },
-    again: () => { outbox.again(); void outbox.send(); },
+    again: () => {
+      outbox.again();
+      void outbox.send();
+    },
   };
 }

@@ -3,12 +3,17 @@ import type { SiteEvent } from '../../api/types';
 const sameDay = (a: Date, b: Date) => a.toDateString() === b.toDateString();
 
 /**
- * The visit that what is seen now belongs to: one's own, of today where one stands. The evening of a day west of Greenwich is tomorrow
- * in UTC, and is still the same visit; a colleague's visit is the colleague's.
+ * The visit that what is seen now belongs to: one's own, of today where one stands. The evening of a day west of
+ * Greenwich is tomorrow in UTC, and is still the same visit; a colleague's visit is the colleague's.
  *
  * @param visits those that the server has, @param waiting those that wait on this phone, which are one's own
  */
-export function openVisit(visits: SiteEvent[], waiting: Omit<SiteEvent, 'by'>[], person: string, now: Date): string | undefined {
+export function openVisit(
+  visits: SiteEvent[],
+  waiting: Omit<SiteEvent, 'by'>[],
+  person: string,
+  now: Date,
+): string | undefined {
   const own = [...visits.filter((v) => v.account === person), ...waiting.filter((e) => e.kind === 'visit')];
   return own.filter((v) => sameDay(new Date(v.at), now)).at(-1)?.id;
 }
