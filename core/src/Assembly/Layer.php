@@ -109,4 +109,21 @@ final readonly class Layer
             $this->inverted,
         );
     }
+
+    /**
+     * The one of several that lets least vapour through; the first of equals.
+     *
+     * @param  array<int, self>  $layers
+     */
+    public static function tightest(array $layers): ?self
+    {
+        $tightest = null;
+        foreach ($layers as $layer) {
+            if ($tightest === null || $layer->sd() > $tightest->sd()) {
+                $tightest = $layer;
+            }
+        }
+
+        return $tightest;
+    }
 }

@@ -165,7 +165,7 @@ final class SequenceSheet
     {
         $families = [];
         foreach ($detail->pieces as $piece) {
-            $families[$piece->id] = $piece->material->family ?? '';
+            $families[$piece->id] = $piece->material->family->id ?? '';
         }
 
         return $families;

@@ -9,8 +9,10 @@ use Apron\Assembly\Layer;
 use Apron\Assembly\MetalFraming;
 use Apron\Brief\Brief;
 use Apron\Judgement\AssemblyAssessment;
+use Apron\Material\Families;
 use Apron\Material\Material;
 use Apron\Material\Materials;
+use Apron\Material\Role;
 use Apron\Rules\Finding;
 use Apron\Rules\Severity;
 use Apron\Rules\Source;
@@ -210,12 +212,12 @@ final class CureSearch
     {
         $cures = [];
         foreach ($this->assembly->reckonedLayers() as $i => $layer) {
-            $role = Role::of($layer->material);
+            $role = $layer->material->role();
             $passing = [];
             foreach ($role === null ? [] : $this->candidates() as $other) {
                 if (
                     $other->id === $layer->material->id ||
-                    Role::of($other) !== $role ||
+                    $other->role() !== $role ||
                     $other->id === $layer->framing?->material->id
                 ) {
                     continue;
@@ -371,7 +373,7 @@ final class CureSearch
     {
         $found = null;
         foreach ($this->materials->catalogue->all() as $material) {
-            if (Role::of($material) !== Role::Retarder) {
+            if ($material->role() !== Role::Retarder) {
                 continue;
             }
             $permeance = 200 / $material->sdOf($material->usualThicknessMm ?? 0.2);
@@ -399,7 +401,7 @@ final class CureSearch
         return new Material(
             id: 'retarder',
             name: 'retarder',
-            family: 'smart-film',
+            family: Families::all()['smart-film'],
             conductivity: null,
             resistance: 0.0005,
             vapourResistanceFactor: null,

@@ -138,7 +138,7 @@ final readonly class Measure
     {
         $least = INF;
         foreach ($assessed->drying as $drying) {
-            if (RuleFigures::of('practice')->lists('harmed_by_water_families', $drying->layer->material->family)) {
+            if ($drying->layer->material->harmedByWater()) {
                 $least = min($least, $drying->year());
             }
         }

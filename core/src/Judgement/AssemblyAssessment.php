@@ -8,7 +8,6 @@ use Apron\Assembly\Assembly;
 use Apron\Assembly\AssemblyKind;
 use Apron\Assembly\Exposure;
 use Apron\Assembly\Layer;
-use Apron\Assembly\MetalFraming;
 use Apron\Assembly\ThermalResistance;
 use Apron\Brief\Brief;
 use Apron\Budget\Deadline;
@@ -17,10 +16,6 @@ use Apron\Climate\Condition;
 use Apron\Climate\IndoorAir;
 use Apron\Rules\Assessed;
 use Apron\Rules\Finding;
-use Apron\Rules\RuleFigures;
-use Apron\Rules\Severity;
-use Apron\Rules\Source;
-use Apron\Rules\SourceKind;
 use Apron\Rules\Words;
 use Apron\Vapour\AirPath;
 use Apron\Vapour\Drying;
@@ -56,7 +51,10 @@ final class AssemblyAssessment implements Assessed
     public readonly array $drying;
 
     /** @var array<string, string> of the project: question => choice */
-    private readonly array $schools;
+    public readonly array $schools;
+
+    /** @var list<Finding>|null */
+    private ?array $findings = null;
 
     public function __construct(Brief $brief, public readonly Assembly $assembly)
     {
@@ -78,24 +76,30 @@ final class AssemblyAssessment implements Assessed
         $this->drying = $known ? $this->drying($climate, $indoors) : [];
     }
 
-    /** @return list<Finding> */
+    /** @return list<Finding> what every rule says of it */
     public function findings(): array
     {
-        $rules = RuleFigures::of('controls');
-        $moisture = new MoistureFindings($rules);
-        $findings = [...$this->method(), ...(new ControlFindings($rules))->of($this->assembly)];
-        foreach ($this->profiles as $profile) {
-            $findings = [...$findings, ...$moisture->ofProfile($this->assembly, $profile)];
-        }
-        if ($this->year !== null && $this->surface !== null) {
-            $findings = [
-                ...$findings,
-                ...$moisture->ofYear($this->assembly, $this->year),
-                ...$moisture->ofSurface($this->assembly, $this->surface),
-            ];
+        return $this->findings ??= array_merge(
+            ...array_map(fn (Rule $rule): array => $rule->findings($this), Rules::all()),
+        );
+    }
+
+    /** The path of the assembly, or of one of its layers, in the project. */
+    public function subject(?Layer $layer = null): string
+    {
+        return "assemblies/{$this->assembly->id}".($layer === null ? '' : "/layers/$layer->id");
+    }
+
+    /** How a layer dries; null where it holds no water, or the airs are not known. */
+    public function dryingOf(Layer $layer): ?Drying
+    {
+        foreach ($this->drying as $drying) {
+            if ($drying->layer->id === $layer->id) {
+                return $drying;
+            }
         }
 
-        return [...$findings, ...(new PracticeFindings($this, $this->schools))->all(), ...$this->recalled()];
+        return null;
     }
 
     /** @return array<string, mixed> as `apron-assessment/1` has it */
@@ -174,25 +178,17 @@ final class AssemblyAssessment implements Assessed
     /** @return list<Drying> */
     private function drying(Climate $climate, IndoorAir $indoors): array
     {
-        $rules = RuleFigures::of('practice');
         $layers = $this->assembly->reckonedLayers();
         // Rain that gets past the cladding comes to rest on the outermost thing behind it that water harms.
         $wetted = null;
         foreach ($layers as $i => $layer) {
             // Behind solid masonry there is no cladding for it to get past: the masonry soaks it up.
-            $wetted =
-                $layer->thicknessMm > self::SOLID_MM && $rules->lists('reservoir_families', $layer->material->family)
-                    ? null
-                    : $wetted;
-            $wetted =
-                $this->assembly->kind === AssemblyKind::Wall &&
-                $rules->lists('harmed_by_water_families', $layer->material->family)
-                    ? $i
-                    : $wetted;
+            $wetted = $layer->thicknessMm > self::SOLID_MM && $layer->material->isReservoir() ? null : $wetted;
+            $wetted = $this->assembly->kind === AssemblyKind::Wall && $layer->material->harmedByWater() ? $i : $wetted;
         }
         $drying = [];
         foreach ($layers as $i => $layer) {
-            if ($rules->lists('holds_water_families', $layer->material->family)) {
+            if ($layer->material->holdsWater()) {
                 $drying[] = new Drying(
                     $this->path,
                     $i,
@@ -222,66 +218,5 @@ final class AssemblyAssessment implements Assessed
             'vapour_class' => $layer->vapourClass()->value,
             'reckoned' => isset($this->heat->layers[$index]),
         ];
-    }
-
-    /** @return list<Finding> how the framing was reckoned, where it was not by the combined method within its range */
-    private function method(): array
-    {
-        if ($this->heat->withinMethod() && ! $this->heat->methodChosen()) {
-            return [];
-        }
-        foreach ($this->assembly->reckonedLayers() as $layer) {
-            if ($layer->framing !== null) {
-                $subject = "assemblies/{$this->assembly->id}/layers/{$layer->id}";
-                $figures = [
-                    'ratio' => $this->heat->upperLimit / $this->heat->lowerLimit,
-                    'most' => ThermalResistance::WIDEST_RATIO,
-                    'framing' => $layer->framing->material->name,
-                ];
-                $method = $this->heat->method === null ? null : MetalFraming::tryFrom($this->heat->method);
-                $combined = Source::published('ISO 6946:2017, 6.7.2.1');
-                if ($method === null) {
-                    return [new Finding('heat.no-method', Severity::Fail, $subject, $figures, $combined)];
-                }
-                $figures += ['method' => $method->value, 'r_m2k_w' => (float) $this->heat->total()];
-
-                return [
-                    $this->heat->methodChosen()
-                        ? new Finding(
-                            'heat.metal-method',
-                            Severity::Note,
-                            $subject,
-                            $figures,
-                            Source::of(SourceKind::FromMemory, MetalFraming::SOURCES[$method->value]),
-                        )
-                        : new Finding('heat.method-out-of-range', Severity::Fail, $subject, $figures, $combined),
-                ];
-            }
-        }
-        throw new \LogicException('limits differ without framing');
-    }
-
-    /** @return list<Finding> */
-    private function recalled(): array
-    {
-        $recalled = array_filter(
-            $this->assembly->layers,
-            fn (Layer $layer): bool => $layer->material->source->kind === SourceKind::FromMemory,
-        );
-
-        return $recalled === []
-            ? []
-            : [
-                new Finding(
-                    'material.from-memory',
-                    Severity::Note,
-                    'assemblies/'.$this->assembly->id,
-                    [
-                        'count' => count($recalled),
-                        'of' => count($this->assembly->layers),
-                    ],
-                    Source::of(SourceKind::FromMemory, 'catalogue of generic materials'),
-                ),
-            ];
     }
 }

@@ -14,10 +14,25 @@ use Apron\Rules\Source;
  */
 final readonly class Material
 {
+    private const AIR = 'air';
+
+    /** Of a sheet's family, and yet only strips of it. */
+    private const STRIPS = [
+        'flashing-strip',
+        'flashing-formable',
+        'seam-tape',
+        'seam-tape-butyl',
+        'fluid-flashing',
+        'dimple-sheet',
+        'polyethylene-foam',
+        'backer-rod',
+    ];
+
     public function __construct(
         public string $id,
         public string $name,
-        public ?string $family,
+        /** null where it is not said: then nothing is known of what it does with water */
+        public ?Family $family,
         /** λ, W/(m·K) */
         public ?float $conductivity,
         /** m²K/W */
@@ -51,7 +66,7 @@ final readonly class Material
         /** whether its face sheds liquid water when lapped or joined as the water plane */
         public ?bool $shedsWater,
         /** the family of its other face, where the two differ, and of what it sticks with */
-        public ?string $backFamily,
+        public ?Family $backFamily,
         public ?string $adhesive,
         /** what a layer of it starts at when it is added */
         public ?float $usualThicknessMm,
@@ -90,11 +105,42 @@ final readonly class Material
 
     public function isAir(): bool
     {
-        return $this->family === 'air';
+        return $this->family?->id === self::AIR;
     }
 
     public function isMetal(): bool
     {
-        return $this->family === 'metal';
+        return $this->family !== null && $this->family->metal;
+    }
+
+    public function holdsWater(): bool
+    {
+        return $this->family !== null && $this->family->holdsWater;
+    }
+
+    public function harmedByWater(): bool
+    {
+        return $this->family !== null && $this->family->harmedByWater;
+    }
+
+    public function letsAirThrough(): bool
+    {
+        return $this->family !== null && $this->family->letsAirThrough;
+    }
+
+    public function isReservoir(): bool
+    {
+        return $this->family !== null && $this->family->reservoir;
+    }
+
+    /** What another could take its place as: wool is a board where it is stiff enough to stand in front of the wall. */
+    public function role(): ?Role
+    {
+        if (in_array($this->id, self::STRIPS, true)) {
+            return null;
+        }
+        $board = $this->family?->boardFrom;
+
+        return $board !== null && ($this->density ?? 0.0) >= $board ? Role::Board : $this->family?->standsInAs;
     }
 }

@@ -69,7 +69,7 @@ final class MaterialFormat
         return new Material(
             id: $node->get('id')->id(),
             name: $node->get('name')->text(),
-            family: $node->optional('family')?->id(),
+            family: $node->has('family') ? Families::named($node->get('family')) : null,
             conductivity: $node->optional('conductivity_w_mk')?->positive(1000, 'W/(m·K)', 0.001),
             resistance: $node->optional('resistance_m2k_w')?->positive(100, 'm²K/W', 0.0001),
             vapourResistanceFactor: $node
@@ -106,7 +106,7 @@ final class MaterialFormat
             safeStore: $node->optional('safe_store_kg_m3')?->positive(1000, 'kg/m³', 0.001),
             airPermeance: $node->optional('air_permeance_l_s_m2')?->between(0, 1e5, 'L/(s·m²) at 75 Pa'),
             shedsWater: $node->optional('sheds_water')?->boolean(),
-            backFamily: $node->optional('back_family')?->id(),
+            backFamily: $node->has('back_family') ? Families::named($node->get('back_family')) : null,
             adhesive: $node->optional('adhesive')?->id(),
             usualThicknessMm: $node->optional('usual_thickness_mm')?->positive(5000, 'mm', 0.001),
             source: self::source($node->optional('source')),
@@ -120,7 +120,7 @@ final class MaterialFormat
         return Written::without([
             'id' => $material->id,
             'name' => $material->name,
-            'family' => $material->family,
+            'family' => $material->family?->id,
             'conductivity_w_mk' => $material->conductivity,
             'resistance_m2k_w' => $material->resistance,
             'vapour_resistance_factor' => $material->vapourResistanceFactor,
@@ -137,7 +137,7 @@ final class MaterialFormat
             'safe_store_kg_m3' => $material->safeStore,
             'air_permeance_l_s_m2' => $material->airPermeance,
             'sheds_water' => $material->shedsWater,
-            'back_family' => $material->backFamily,
+            'back_family' => $material->backFamily?->id,
             'adhesive' => $material->adhesive,
             'usual_thickness_mm' => $material->usualThicknessMm,
             'catalogue' => $material->catalogue,

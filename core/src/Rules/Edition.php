@@ -10,7 +10,7 @@ use Apron\Json\CoreData;
 final class Edition
 {
     /** Raised when a rule changes what comes of a project, so that nothing kept from an older rule is shown. */
-    public const RULES = 5;
+    public const RULES = 6;
 
     /**
      * The first digits of the SHA-256 of all figures, words apart: a changed figure is another edition without anybody
@@ -21,7 +21,7 @@ final class Edition
         /** @var string|null $digest */
         static $digest = null;
         if ($digest === null) {
-            $files = glob(CoreData::path('figures/*.json')) ?: [];
+            $files = [CoreData::path('families.json'), ...glob(CoreData::path('figures/*.json')) ?: []];
             sort($files);
             $digest = substr(hash('sha256', implode('', array_map(file_get_contents(...), $files))), 0, 12);
         }

@@ -7,7 +7,6 @@ namespace Apron\Vapour;
 use Apron\Assembly\Assembly;
 use Apron\Assembly\Control;
 use Apron\Assembly\ThermalResistance;
-use Apron\Rules\RuleFigures;
 
 /**
  * Where indoor air that gets into an assembly comes to a stop: the inner face of the first closed layer behind the
@@ -30,11 +29,10 @@ final readonly class AirPath
 
     public function __construct(Assembly $assembly, ThermalResistance $heat)
     {
-        $rules = RuleFigures::of('practice');
         $layers = $assembly->reckonedLayers();
         $stop = $first = null;
         foreach ($layers as $i => $layer) {
-            $open = $rules->lists('air_open_families', $layer->material->family);
+            $open = $layer->material->letsAirThrough();
             $insulates = $open && $layer->airLayer() === null;
             if ($first === null && $insulates) {
                 $first = $i;

@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import { hatchOf, type HatchName } from '../material/families';
 
 interface Props {
   x: number;
@@ -15,7 +16,7 @@ type Box = { x0: number; y0: number; x1: number; y1: number };
 export function Hatch({ x, y, width, height, family, colour = 'var(--color-faint)' }: Props) {
   const clip = useId();
   if (width < 3) return null;
-  const path = lines(family, { x0: x, y0: y, x1: x + width, y1: y + height });
+  const path = DRAWN[hatchOf(family)]({ x0: x, y0: y, x1: x + width, y1: y + height });
   return (
     <g aria-hidden="true">
       <clipPath id={clip}>
@@ -26,57 +27,25 @@ export function Hatch({ x, y, width, height, family, colour = 'var(--color-faint
   );
 }
 
-function lines(family: string, box: Box): string {
-  switch (family) {
-    case 'mineral-wool':
-    case 'cellulose':
-      return loops(box, 13, 9);
-    case 'wood-fibre':
-      return loops(box, 9, 5);
-    case 'eps':
-    case 'spray-foam':
-      return beads(box, 11);
-    case 'xps':
-      return diagonal(box, 10, 1) + diagonal(box, 10, -1);
-    case 'polyiso-foil':
-    case 'polyiso-glass':
-      return diagonal(box, 7, 1) + diagonal(box, 21, -1);
-    case 'clt':
-      return grain(box, 34) + level(box, 5);
-    case 'lumber':
-    case 'fibre-cement':
-      return grain(box, 7);
-    case 'osb':
-    case 'plywood':
-      return level(box, 4);
-    case 'gypsum':
-    case 'glass-mat-gypsum':
-    case 'render':
-      return stipple(box, 5);
-    case 'concrete':
-      return stipple(box, 8) + stones(box, 26);
-    case 'brick':
-    case 'block':
-    case 'stone':
-      return diagonal(box, 6, 1);
-    case 'metal':
-      return diagonal(box, 3, 1);
-    case 'polyolefin':
-    case 'asphalt-paper':
-      return diagonal(box, 9, 1);
-    case 'butyl':
-    case 'sbs':
-      return upright(box, 6);
-    case 'acrylic':
-      return level(box, 6);
-    case 'unit':
-      return '';
-    case 'air':
-      return '';
-    default:
-      return diagonal(box, 12, -1);
-  }
-}
+export const DRAWN: Record<HatchName, (box: Box) => string> = {
+  wool: (box) => loops(box, 13, 9),
+  felt: (box) => loops(box, 9, 5),
+  beads: (box) => beads(box, 11),
+  crossed: (box) => diagonal(box, 10, 1) + diagonal(box, 10, -1),
+  leaning: (box) => diagonal(box, 7, 1) + diagonal(box, 21, -1),
+  boards: (box) => grain(box, 34) + level(box, 5),
+  grain: (box) => grain(box, 7),
+  plies: (box) => level(box, 4),
+  stipple: (box) => stipple(box, 5),
+  stones: (box) => stipple(box, 8) + stones(box, 26),
+  masonry: (box) => diagonal(box, 6, 1),
+  metal: (box) => diagonal(box, 3, 1),
+  sheet: (box) => diagonal(box, 9, 1),
+  bitumen: (box) => upright(box, 6),
+  tape: (box) => level(box, 6),
+  plain: (box) => diagonal(box, 12, -1),
+  none: () => '',
+};
 
 function diagonal({ x0, y0, x1, y1 }: Box, gap: number, slope: 1 | -1): string {
   let d = '';

@@ -5,6 +5,7 @@ import { THREADS } from '../ui/threads';
 import { Hatch } from './Hatch';
 import { niceStep, placeLayers, spread } from './scale';
 import { useDrawnWidth } from './useDrawnWidth';
+import { isMetal } from '../material/families';
 
 export const SECTION = { width: 800, left: 46, right: 16, top: 66, bottom: 300, height: 384 };
 
@@ -154,7 +155,7 @@ export function Section({
                   y={bottom - 66}
                   width={w}
                   height={56}
-                  metal={materials.get(layer.framing.material)?.family === 'metal'}
+                  metal={isMetal(materials.get(layer.framing.material)?.family)}
                 />
               )}
               {layer.air === 'ventilated' && <AirArrows x={middle(i)} y0={top} y1={bottom} />}

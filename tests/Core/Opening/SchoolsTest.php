@@ -412,7 +412,7 @@ it('takes one family of tape throughout where the project says so, and only wher
             fn ($p) => in_array($p->kind->value, ['tape', 'membrane', 'formable'], true),
         );
 
-        return array_values(array_unique(array_map(fn ($p) => $p->material->family, $taped)));
+        return array_values(array_unique(array_map(fn ($p) => $p->material->family->id, $taped)));
     };
     expect($families('one-family'))
         ->toBe(['butyl'])

@@ -22,6 +22,7 @@ import { freeId } from '../../ui/freeId';
 import { LayerBench } from './LayerBench';
 import { MaterialPicker } from './MaterialPicker';
 import { Reckoning } from './Reckoning';
+import { isAir } from '../../material/families';
 
 const OWN_KEYS: [string, string][] = [
   ['← →', 'the next layer in or out'],
@@ -216,7 +217,7 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
       const place = at === null ? assembly.layers.length : at + 1;
       setLayers([...assembly.layers.slice(0, place), fresh, ...assembly.layers.slice(place)], place);
     } else if (layer) {
-      setLayer({ material: material.id, ...(material.family === 'air' ? {} : { air: undefined }) });
+      setLayer({ material: material.id, ...(isAir(material.family) ? {} : { air: undefined }) });
     }
     setPicking(null);
   };

@@ -1,5 +1,6 @@
 import type { Bridge, Layer, Material } from '../../api/types';
 import { QuantityField } from '../../ui/QuantityField';
+import { isAir, isMetal } from '../../material/families';
 
 interface Props {
   layer: Layer;
@@ -31,7 +32,7 @@ export function Bridges({ layer, material, materials, roof, setLayer }: Props) {
   const framing = layer.framing;
   const fasteners = layer.fasteners;
   const bridges = layer.bridges ?? [];
-  const metal = framing && materials.get(framing.material)?.family === 'metal';
+  const metal = framing && isMetal(materials.get(framing.material)?.family);
   const setFraming = (part: Partial<NonNullable<Layer['framing']>>) => {
     if (framing)
       setLayer({
@@ -139,7 +140,7 @@ export function Bridges({ layer, material, materials, roof, setLayer }: Props) {
             </select>
           </label>
         )}
-        {material.family !== 'air' && (
+        {!isAir(material.family) && (
           <label>
             <input
               type="checkbox"
@@ -195,7 +196,7 @@ export function Bridges({ layer, material, materials, roof, setLayer }: Props) {
           </label>
         )}
       </div>
-      {material.family !== 'air' && (
+      {!isAir(material.family) && (
         <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
           {bridges.map((b, i) => (
             <span key={i} className="whitespace-nowrap" data-bridge={b.name}>

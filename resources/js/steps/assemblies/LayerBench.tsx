@@ -4,6 +4,7 @@ import { Surroundings } from './Surroundings';
 import { QuantityField } from '../../ui/QuantityField';
 import { RemoveDocument } from '../../ui/RemoveDocument';
 import { THREADS } from '../../ui/threads';
+import { isAir } from '../../material/families';
 
 interface Props {
   assembly: Assembly;
@@ -124,7 +125,7 @@ export function LayerBench({
             );
           })}
         </span>
-        {material?.family === 'air' && (
+        {isAir(material?.family) && (
           <label>
             <span className="mr-1 text-faint">air is</span>
             <select

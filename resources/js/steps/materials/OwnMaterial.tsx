@@ -8,49 +8,7 @@ import { readQuantity, type Dimension } from '../../quantity/read';
 import { show } from '../../quantity/show';
 import { Dialog } from '../../ui/Dialog';
 import { useUnits } from '../../ui/units';
-
-const FAMILIES = [
-  'mineral-wool',
-  'cellulose',
-  'eps',
-  'xps',
-  'polyiso-foil',
-  'polyiso-glass',
-  'spray-foam',
-  'spray-foam-open',
-  'wood-fibre',
-  'osb',
-  'plywood',
-  'lumber',
-  'clt',
-  'gypsum',
-  'glass-mat-gypsum',
-  'cement-board',
-  'concrete',
-  'block',
-  'brick',
-  'render',
-  'stone',
-  'fibre-cement',
-  'polyolefin',
-  'asphalt-paper',
-  'acrylic',
-  'sbs',
-  'butyl',
-  'fluid-acrylic',
-  'fluid-silyl',
-  'fluid-silicone',
-  'fluid-bitumen',
-  'polyethylene',
-  'smart-film',
-  'kraft',
-  'paint',
-  'foil',
-  'epdm',
-  'tpo',
-  'pvc-plasticised',
-  'metal',
-];
+import { OFFERED, titleOf } from '../../material/families';
 
 const HEAT = { conductivity_w_mk: 'conductivity, W/(m·K)', resistance_m2k_w: 'R of the whole thickness' } as const;
 const VAPOUR = {
@@ -183,8 +141,10 @@ export function OwnMaterial({
         <Line label="Family">
           <select className="w-full" value={family} onChange={(e) => setFamily(e.target.value)}>
             <option value="">not said</option>
-            {[...new Set([...FAMILIES, ...(family ? [family] : [])])].map((f) => (
-              <option key={f}>{f}</option>
+            {[...new Set([...OFFERED.map((f) => f.id), ...(family ? [family] : [])])].map((f) => (
+              <option key={f} value={f}>
+                {titleOf(f)}
+              </option>
             ))}
           </select>
         </Line>

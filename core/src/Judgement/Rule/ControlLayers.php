@@ -2,27 +2,23 @@
 
 declare(strict_types=1);
 
-namespace Apron\Judgement;
+namespace Apron\Judgement\Rule;
 
-use Apron\Assembly\Assembly;
 use Apron\Assembly\Control;
 use Apron\Assembly\Layer;
+use Apron\Judgement\AssemblyAssessment;
+use Apron\Judgement\Rule;
 use Apron\Rules\Finding;
 use Apron\Rules\RuleFigures;
 use Apron\Rules\Severity;
 use Apron\Rules\Source;
 
 /** Which layer carries each of the four controls: what is missing, doubled, or contradicted by its own figures. */
-final class ControlFindings
+final class ControlLayers implements Rule
 {
-    public function __construct(private readonly RuleFigures $rules)
+    public function findings(AssemblyAssessment $assessed): array
     {
-    }
-
-    /** @return list<Finding> */
-    public function of(Assembly $assembly): array
-    {
-        $subject = 'assemblies/'.$assembly->id;
+        [$assembly, $subject] = [$assessed->assembly, $assessed->subject()];
         $carriers = [];
         foreach ($assembly->layers as $layer) {
             foreach ($layer->controls as $control) {
@@ -62,7 +58,7 @@ final class ControlFindings
                 );
             }
             foreach ($layers as $layer) {
-                $findings = [...$findings, ...$this->contradiction($control, $layer, $assembly)];
+                $findings = [...$findings, ...self::contradiction($control, $layer, $assessed)];
             }
         }
         if ($findings === []) {
@@ -73,14 +69,15 @@ final class ControlFindings
     }
 
     /** @return list<Finding> */
-    private function contradiction(Control $control, Layer $layer, Assembly $assembly): array
+    private static function contradiction(Control $control, Layer $layer, AssemblyAssessment $assessed): array
     {
+        $rules = RuleFigures::of('controls');
         $material = $layer->material;
-        $subject = "assemblies/{$assembly->id}/layers/{$layer->id}";
+        $subject = $assessed->subject($layer);
         $name = ['layer' => $material->name];
         switch ($control) {
             case Control::Vapour:
-                $most = $this->rules->figure('vapour_permeance_most_ng_pa_s_m2');
+                $most = $rules->figure('vapour_permeance_most_ng_pa_s_m2');
 
                 return $layer->permeance() <= $most
                     ? []
@@ -93,11 +90,11 @@ final class ControlFindings
                                 'permeance_ng_pa_s_m2' => $layer->permeance(),
                                 'most_ng_pa_s_m2' => $most,
                             ],
-                            $this->rules->source('vapour_permeance_most_ng_pa_s_m2'),
+                            $rules->source('vapour_permeance_most_ng_pa_s_m2'),
                         ),
                     ];
             case Control::Air:
-                $most = $this->rules->figure('air_permeance_most_l_s_m2');
+                $most = $rules->figure('air_permeance_most_l_s_m2');
                 if ($material->airPermeance === null) {
                     return [new Finding('control.air-unknown', Severity::Note, $subject, $name, $material->source)];
                 }
@@ -113,7 +110,7 @@ final class ControlFindings
                                 'leakage_l_s_m2' => $material->airPermeance,
                                 'most_l_s_m2' => $most,
                             ],
-                            $this->rules->source('air_permeance_most_l_s_m2'),
+                            $rules->source('air_permeance_most_l_s_m2'),
                         ),
                     ];
             case Control::Water:
@@ -121,7 +118,7 @@ final class ControlFindings
                     ? [new Finding('control.water-soaks', Severity::Fail, $subject, $name, $material->source)]
                     : [];
             case Control::Heat:
-                $most = $this->rules->figure('heat_conductivity_most_w_mk');
+                $most = $rules->figure('heat_conductivity_most_w_mk');
                 $conductivity = $material->conductivity;
 
                 return $conductivity === null || $conductivity > $most
@@ -131,9 +128,9 @@ final class ControlFindings
                             Severity::Caution,
                             $subject,
                             $name + [
-                                'resistance_m2k_w' => $layer->resistance($assembly->heatFlow()),
+                                'resistance_m2k_w' => $layer->resistance($assessed->assembly->heatFlow()),
                             ],
-                            $this->rules->source('heat_conductivity_most_w_mk'),
+                            $rules->source('heat_conductivity_most_w_mk'),
                         ),
                     ]
                     : [];
