@@ -16,6 +16,7 @@ use Apron\Inspection\OpeningChecks;
 use Apron\Rules\Finding;
 use Apron\Rules\RuleFigures;
 use Apron\Rules\Words;
+use Apron\Trace\Check\Laps;
 use Apron\Trace\DetailAssessment;
 use Apron\Trace\HalfBuilt;
 use Apron\Trace\Lap;
@@ -57,7 +58,7 @@ final class SequenceSheet
                     ),
                 ],
                 $detail->steps,
-                StepCards::of($detail, $assessed->laps),
+                StepCards::of($detail, $assessed->of(Laps::class)->laps),
             ),
             'cut_list' => CutList::of($detail),
             'rolls' => (new Rolls)->of($detail),

@@ -8,6 +8,7 @@ use Apron\Detail\Detail;
 use Apron\Detail\Patch;
 use Apron\Detail\Piece;
 use Apron\Detail\Step;
+use Apron\Trace\Check\Laps;
 use Apron\Trace\DetailAssessment;
 use Apron\Trace\Lap;
 
@@ -21,7 +22,7 @@ final class StepCards
      */
     public static function of(Detail $detail, ?array $laps = null): array
     {
-        $laps ??= (new DetailAssessment($detail))->laps;
+        $laps ??= (new DetailAssessment($detail))->of(Laps::class)->laps;
         $cards = [];
         foreach ($detail->steps as $step) {
             $pieces = [];

@@ -8,6 +8,7 @@ use Apron\Detail\Detail;
 use Apron\Drafting\CannotGenerate;
 use Apron\Material\Materials;
 use Apron\Opening\StrappedUnitInSelfAdhered;
+use Apron\Trace\Check\AirLine;
 use Apron\Trace\DetailAssessment;
 
 /**
@@ -111,7 +112,7 @@ final class UnitDepths
                     ? round(hypot($setback, (($detail->opening->sillFall ?? 0.0) * $setback) / $depth), 1)
                     : 0.0,
             'overhang_mm' => max(0.0, min($frame, $insulation - $setback)),
-            'air' => ! in_array(false, $assessed->air, true),
+            'air' => ! in_array(false, $assessed->of(AirLine::class)->air, true),
             'worst' => $assessed->worst()->told(),
             'severity' => $assessed->severity()->value,
         ];

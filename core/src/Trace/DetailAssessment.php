@@ -7,54 +7,46 @@ namespace Apron\Trace;
 use Apron\Detail\CannotLay;
 use Apron\Detail\Detail;
 use Apron\Detail\Layout;
-use Apron\Detail\Rect;
 use Apron\Rules\Assessed;
 use Apron\Rules\Finding;
 use Apron\Rules\Severity;
+use Apron\Rules\Source;
 use Apron\Rules\Words;
+use Apron\Trace\Check\AirLine;
+use Apron\Trace\Check\Backing;
+use Apron\Trace\Check\Corners;
+use Apron\Trace\Check\GapVolumes;
+use Apron\Trace\Check\HeadCheck;
+use Apron\Trace\Check\Laps;
+use Apron\Trace\Check\RainPaths;
+use Apron\Trace\Check\SillCheck;
+use Apron\Trace\Check\ThreeSided;
+use Apron\Trace\Check\VerticalJoints;
 
 /** One detail: where its water goes, and the other checks on the same model. */
 final class DetailAssessment implements Assessed
 {
+    /** Every check of a detail, in the order in which their findings are told. */
+    private const CHECKS = [
+        RainPaths::class,
+        Laps::class,
+        VerticalJoints::class,
+        Corners::class,
+        HeadCheck::class,
+        SillCheck::class,
+        AirLine::class,
+        GapVolumes::class,
+        Backing::class,
+        ThreeSided::class,
+    ];
+
     public readonly Rain $rain;
 
     /** @var list<StripResult> */
     public readonly array $strips;
 
-    /** @var list<Lap> */
-    public readonly array $laps;
-
-    /**
-     * @var list<array{facet: string, u: float, v: array{float, float}, verdict: Severity, left: string, right: string}>
-     */
-    public readonly array $joints;
-
-    /** @var array<string, Severity> */
-    public readonly array $corners;
-
-    /** @var array<string, Severity> */
-    public readonly array $head;
-
-    /** @var array<string, Severity> */
-    public readonly array $sill;
-
-    /** @var array<string, bool> */
-    public readonly array $air;
-
-    /**
-     * @var list<array{what: string, facet: string, one: string, other: string, rect: Rect}> laps and joints with no
-     *   framing behind them
-     */
-    public readonly array $unbacked;
-
-    /** @var list<array{piece: string, facet: string, gap: Rect}> sealant stuck on three sides */
-    public readonly array $threeSided;
-
-    /**
-     * @var list<array{gap: string, facet: string|null, rect: Rect|null, through: list<string>}> where outdoor air gets
-     *   through the gaps to the room
-     */
-    public readonly array $leaks;
+    /** @var array<class-string<DetailCheck>, DetailCheck> */
+    private readonly array $checks;
 
     /** @var list<Finding>|null */
     private ?array $findings = null;
@@ -62,18 +54,25 @@ final class DetailAssessment implements Assessed
     /** @throws CannotLay */
     public function __construct(public readonly Detail $detail, School $school = new School)
     {
-        $layout = new Layout($detail);
-        $this->rain = new Rain($layout, $school);
-        $this->strips = Releases::of($this->rain);
-        $this->laps = Laps::of($layout, $this->rain->strips);
-        $this->joints = VerticalJoints::of($layout);
-        $this->corners = Corners::of($layout);
-        $this->head = HeadCheck::of($this->rain);
-        $this->sill = SillCheck::of($layout, $school->weatherSealed);
-        $this->air = AirLine::of($layout);
-        $this->unbacked = Backing::missing($layout);
-        $this->threeSided = ThreeSided::of($layout);
-        $this->leaks = GapVolumes::leaks($layout);
+        $this->rain = new Rain(new Layout($detail), $school);
+        $checks = [];
+        foreach (self::CHECKS as $check) {
+            $checks[$check] = $check::of($this->rain);
+        }
+        $this->checks = $checks;
+        $this->strips = $this->of(RainPaths::class)->strips;
+    }
+
+    /**
+     * @template T of DetailCheck
+     *
+     * @param  class-string<T>  $check
+     * @return T
+     */
+    public function of(string $check): DetailCheck
+    {
+        /** @var T */
+        return $this->checks[$check];
     }
 
     public function worst(): Outcome
@@ -107,7 +106,9 @@ final class DetailAssessment implements Assessed
     /** @return array<string, mixed> as `apron-assessment/1` has it */
     public function toArray(Words $words): array
     {
-        $shape = [
+        $told = array_merge(...array_map(fn (DetailCheck $check): array => $check->told(), array_values($this->checks)));
+
+        return [
             'id' => $this->detail->id,
             'worst' => $this->worst()->told(),
             'severity' => $this->severity()->value,
@@ -123,45 +124,7 @@ final class DetailAssessment implements Assessed
                 ],
                 $this->strips,
             ),
-            'laps' => array_map(fn (Lap $lap): array => $lap->toArray(), $this->laps),
-            'joints' => array_map(
-                fn (array $j): array => [
-                    'facet' => $j['facet'],
-                    'u' => $j['u'],
-                    'v' => $j['v'],
-                    'verdict' => $j['verdict']->value,
-                ],
-                $this->joints,
-            ),
-        ];
-        if ($this->detail->opening !== null) {
-            $shape += ['corners' => self::told($this->corners)];
-        }
-        $shape['head'] = (object) self::told($this->head);
-        if ($this->detail->gaps !== []) {
-            $shape['leaks'] = array_map(
-                fn (array $l): array => [
-                    'gap' => $l['gap'],
-                    'facet' => $l['facet'],
-                    'rect' => $l['rect']?->toArray(),
-                    'through' => $l['through'],
-                ],
-                $this->leaks,
-            );
-        }
-
-        return $this->detail->opening === null
-            ? $shape
-            : $shape + ['sill' => self::told($this->sill), 'air' => $this->air];
-    }
-
-    /**
-     * @param  array<string, Severity>  $severities
-     * @return array<string, string>
-     */
-    private static function told(array $severities): array
-    {
-        return array_map(fn (Severity $s): string => $s->value, $severities);
+        ] + $told;
     }
 
     /** @return list<string> */
@@ -179,6 +142,25 @@ final class DetailAssessment implements Assessed
     /** @return list<Finding> */
     public function findings(): array
     {
-        return $this->findings ??= (new DetailFindings($this))->all();
+        return $this->findings ??= $this->all();
+    }
+
+    /** @return list<Finding> what every check says, and that it is sound where none says otherwise */
+    private function all(): array
+    {
+        $said = array_merge(...array_map(fn (DetailCheck $c): array => $c->findings(), array_values($this->checks)));
+        foreach ($said as $finding) {
+            if ($finding->severity->rank() <= Severity::Caution->rank()) {
+                return $said;
+            }
+        }
+        $strips = ['count' => count($this->strips)];
+
+        return [...$said, new Finding('detail.sound', Severity::Pass, $this->rain->subject(), $strips, self::trace())];
+    }
+
+    private static function trace(): Source
+    {
+        return RainPaths::source();
     }
 }

@@ -58,6 +58,12 @@ final class Rain
         $this->number = array_flip(array_map(strval(...), array_keys($layout->detail->facets)));
     }
 
+    /** The path of its detail in the project. */
+    public function subject(): string
+    {
+        return 'details/'.$this->layout->detail->id;
+    }
+
     /**
      * A place as one number, for places are looked up over and over: facet, strip and interval (19 bits each), carrier
      * (18), far more than a file's patches can make.

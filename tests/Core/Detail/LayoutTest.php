@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 use Apron\Detail\Layout;
 use Apron\Rules\Severity;
+use Apron\Trace\Check\Corners;
+use Apron\Trace\Check\SillCheck;
 use Apron\Trace\DetailAssessment;
 
 require_once __DIR__.'/../Trace/Support.php';
@@ -110,7 +112,7 @@ it(
                 ['unit' => ['z' => [0, 80], 'joints' => $joints]],
             ),
         )->detail;
-        expect((new DetailAssessment($detail, new Apron\Trace\School($school)))->sill['outer_joint'])->toBe($verdict);
+        expect((new DetailAssessment($detail, new Apron\Trace\School($school)))->of(SillCheck::class)->sill['outer_joint'])->toBe($verdict);
     },
 )->with([
     'of another school' => [[], false, Severity::Fail],
@@ -135,7 +137,7 @@ it('looks at the foot of the flange and at no other patch of it', function (
             ['unit' => ['z' => [0, 80], 'flange' => 'unit']],
         ),
     )->detail;
-    expect((new DetailAssessment($detail))->sill['outer_joint'])->toBe($verdict);
+    expect((new DetailAssessment($detail))->of(SillCheck::class)->sill['outer_joint'])->toBe($verdict);
 })->with([
     'sealed' => [[-25, -25, 1025, 1025], 'sealed', Severity::Fail],
     'bonded' => [[-25, -25, 1025, 1025], 'adhered', Severity::Fail],
@@ -150,7 +152,7 @@ it('looks at the foot of the flange and at no other patch of it', function (
 ]);
 
 it('shields an upper corner only by a patch that it lies inside of', function (array $rect, Severity $verdict) {
-    expect(traced(openingDetail([one('strip', 'membrane', 1, $rect)]))->corners['top-left'])->toBe($verdict);
+    expect(traced(openingDetail([one('strip', 'membrane', 1, $rect)]))->of(Corners::class)->corners['top-left'])->toBe($verdict);
 })->with([
     [[-10, 990, 500, 1100], Severity::Note],
     [[0, 990, 500, 1100], Severity::Fail],

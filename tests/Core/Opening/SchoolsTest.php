@@ -12,6 +12,8 @@ use Apron\Method\Methods;
 use Apron\Quantity\UnitSystem;
 use Apron\Rules\Schools;
 use Apron\Rules\Words;
+use Apron\Trace\Check\AirLine;
+use Apron\Trace\Check\SillCheck;
 use Apron\Trace\DetailAssessment;
 use Apron\Trace\HalfBuilt;
 use Apron\Trace\Outcome;
@@ -135,7 +137,7 @@ it(
             new Materials([], new Catalogue),
         );
         $does = array_map(fn ($step) => $step->does, $detail->steps);
-        expect((new DetailAssessment($detail))->air)
+        expect((new DetailAssessment($detail))->of(AirLine::class)->air)
             ->toBe(['sill' => true, 'head' => true, 'jamb-left' => true, 'jamb-right' => true])
             ->and(end($does))
             ->toBe(['sealant' => 'inner-air-seal', 'tape' => 'inner-tape', 'outer-tape' => 'inner-sill-bead'][$seal])
@@ -147,7 +149,7 @@ it(
         $row = DetailWriter::write($detail);
         $row['unit']['joints']['sill']['inner'] = false;
         $without = new DetailAssessment(DetailFormat::read(Node::of($row), new Materials([], new Catalogue)));
-        expect($without->air['sill'])->toBeFalse()->and($without->severity()->value)->toBe('fail');
+        expect($without->of(AirLine::class)->air['sill'])->toBeFalse()->and($without->severity()->value)->toBe('fail');
     },
 )->with(['sealant', 'tape', 'outer-tape']);
 
@@ -222,7 +224,7 @@ it('leaves the trim’s foot, and the frame’s, open to drain', function () {
         }
         $assessed = new DetailAssessment($detail);
         // Trim lies over strips and is no lap of theirs.
-        expect($assessed->sill['outer_joint']->value)
+        expect($assessed->of(SillCheck::class)->sill['outer_joint']->value)
             ->toBe('pass')
             ->and(
                 array_filter(
@@ -376,7 +378,7 @@ it('asks of a solid wall without a sheet that it bears water, and hangs its head
         ->toBe(['face'])
         ->and(array_filter($omitted->pieces, fn ($p) => in_array($p->id, ['field', 'course-above'], true)))
         ->toBe([])
-        ->and($assessed->air)
+        ->and($assessed->of(AirLine::class)->air)
         ->not->toContain(false)
         ->and($assessed->severity()->value)
         ->toBe('caution');

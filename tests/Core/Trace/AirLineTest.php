@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Apron\Trace\Check\AirLine;
+
 require_once __DIR__.'/Support.php';
 
 /**
@@ -33,7 +35,7 @@ function jambReached(array $between, array $lining = [], array $unit = []): bool
                 ),
             ],
         ),
-    )->air['jamb-left'];
+    )->of(AirLine::class)->air['jamb-left'];
 }
 
 it('follows contacts from the wall’s air layer to the jamb', function (array $between, bool $reached) {
@@ -142,7 +144,7 @@ function byFlange(array $flanges, array $plane = [], array $edges = []): array
                 ],
             ],
         ),
-    )->air;
+    )->of(AirLine::class)->air;
 
     return array_keys(array_filter($air));
 }
@@ -229,11 +231,11 @@ it('has no air line where the unit has no flange and no joints', function () {
                     [],
                     ['unit' => ['z' => [0, 80], 'joints' => ['sill' => ['outer' => 'open', 'inner' => false]]]],
                 ),
-            )->air,
+            )->of(AirLine::class)->air,
         ),
     )
         ->toBe([])
-        ->and(traced(wallDetail([one('a', 'sheet', 1, [0, 0, 1000, 1000])]))->air)
+        ->and(traced(wallDetail([one('a', 'sheet', 1, [0, 0, 1000, 1000])]))->of(AirLine::class)->air)
         ->toBe([]);
 });
 
@@ -254,7 +256,7 @@ it('asks the same of the sill, along its depth', function () {
             [],
             ['unit' => ['z' => [0, 80]] + $joints],
         ),
-    )->air['sill'];
+    )->of(AirLine::class)->air['sill'];
     expect($reached([0, 0, 1000, 140]))
         ->toBeTrue()
         ->and($reached([0, 0, 1000, 80]))

@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+use Apron\Trace\Check\Backing;
+use Apron\Trace\Check\ThreeSided;
+
 require_once __DIR__.'/Support.php';
 
 /** The codes of the findings of a wall with framing at the given places. */
@@ -145,7 +148,7 @@ it('marks the bare stretch of a joint, and no more', function (array $framing, a
         wallDetail($boards) + [
             'framing' => array_map(fn (array $rect) => ['facet' => 'face', 'rect' => $rect], $framing),
         ],
-    )->unbacked;
+    )->of(Backing::class)->unbacked;
     expect([$found[0]['rect']->v0, $found[0]['rect']->v1])->toBe($bare);
 })->with([
     'between a cripple and the plate over it' => [[[480, 0, 519, 650], [0, 700, 1000, 1000]], [650.0, 700.0]],
@@ -219,7 +222,7 @@ it('finds sealant that is stuck on three sides', function (array $pieces, array 
 it('fills the gap where both sides are, and only there', function (array $low, array $up, array $rect, ?array $gap) {
     $found = traced(
         wallDetail([one('low', 'fluid', 1, $low), one('up', 'fluid', 1, $up), one('bead', 'sealant', 2, $rect)]),
-    )->threeSided;
+    )->of(ThreeSided::class)->stuck;
     expect(array_map(fn (array $f) => [$f['gap']->u0, $f['gap']->v0, $f['gap']->u1, $f['gap']->v1], $found))->toEqual(
         $gap === null ? [] : [$gap],
     );

@@ -2,6 +2,11 @@
 
 declare(strict_types=1);
 
+use Apron\Trace\Check\Corners;
+use Apron\Trace\Check\HeadCheck;
+use Apron\Trace\Check\SillCheck;
+use Apron\Trace\Check\VerticalJoints;
+
 require_once __DIR__.'/Support.php';
 
 /** Severity, code and key of the findings of a detail, with the figures asked for. */
@@ -233,7 +238,7 @@ it('asks of what lies across an upright joint that it lies outside of both', fun
             one('t', 'tape', $tape, [450, 0, 550, 1000]),
             one('r', 'sheet', $right, [500, 0, 1000, 1000]),
         ]),
-    )->joints;
+    )->of(VerticalJoints::class)->joints;
     expect(array_map(fn (array $j) => [$j['u'], $j['v'], $j['verdict']->value], $joints))->toBe([
         [500.0, [0.0, 1000.0], $verdict],
     ]);
@@ -247,7 +252,7 @@ it('holds fall and dam to the head of water, and a school to its answer', functi
             ['sill_fall_mm' => 6, 'back_dam_mm' => $dam],
             ['unit' => ['z' => [0, 80], 'joints' => ['sill' => $joint]]],
         ),
-    )->sill['pitch']->value;
+    )->of(SillCheck::class)->sill['pitch']->value;
     expect($pitch(25))
         ->toBe('pass')
         ->and($pitch(24))
@@ -359,24 +364,24 @@ it('says of a head strip that lies on the plane that it is exposed, by its edge'
     )->toBe(['caution head.exposed strip']);
     // Under the plane above, all along; not where it is longer than that.
     $above = fn (float $to) => one('above', 'sheet', 3, [0, 500, $to, 1000], ['role' => 'plane']);
-    expect(traced(wallDetail([$plane, $strip('open'), $above(1000)]))->head['strip']->value)
+    expect(traced(wallDetail([$plane, $strip('open'), $above(1000)]))->of(HeadCheck::class)->head['strip']->value)
         ->toBe('pass')
-        ->and(traced(wallDetail([$plane, $strip('open'), $above(900)]))->head['strip']->value)
+        ->and(traced(wallDetail([$plane, $strip('open'), $above(900)]))->of(HeadCheck::class)->head['strip']->value)
         ->toBe('fail')
         // What only meets its top does not go on above it over it, nor what lies under it, nor what is no plane.
         ->and(
             traced(
                 wallDetail([$plane, $strip('open'), one('x', 'sheet', 3, [0, 600, 1000, 1000], ['role' => 'plane'])]),
-            )->head['strip']->value,
+            )->of(HeadCheck::class)->head['strip']->value,
         )
         ->toBe('fail')
         ->and(
             traced(wallDetail([$plane, $strip('open'), one('x', 'sheet', 3, [0, 400, 1000, 600], ['role' => 'plane'])]))
-                ->head['strip']->value,
+                ->of(HeadCheck::class)->head['strip']->value,
         )
         ->toBe('fail')
         ->and(
-            traced(wallDetail([$plane, $strip('open'), one('x', 'sheet', 3, [0, 500, 1000, 1000])]))->head['strip']
+            traced(wallDetail([$plane, $strip('open'), one('x', 'sheet', 3, [0, 500, 1000, 1000])]))->of(HeadCheck::class)->head['strip']
                 ->value,
         )
         ->toBe('fail');
@@ -397,7 +402,7 @@ it('knows a folded top for no top edge', function () {
             piece('r', 'sheet', 1, [['roof', [0, 0, 1000, 500]]], ['role' => 'plane']),
             $piece,
         ]),
-    )->head['f']->value;
+    )->of(HeadCheck::class)->head['f']->value;
     expect($verdict($folded))->toBe('fail'); // its own top on the roof, open, under nothing
     $under = piece(
         'f',
@@ -413,7 +418,7 @@ it('knows a folded top for no top edge', function () {
             piece('r', 'sheet', 3, [['roof', [0, 50, 1000, 500]]], ['role' => 'plane']),
         ]),
     );
-    expect($lapped->head['f']->value)->toBe('pass');
+    expect($lapped->of(HeadCheck::class)->head['f']->value)->toBe('pass');
     // Not joined there, its top on the wall is a top edge after all; folded over half its length only, on the other
     // half.
     $slit = piece(
@@ -430,7 +435,7 @@ it('knows a folded top for no top edge', function () {
                 $slit,
                 piece('r', 'sheet', 3, [['roof', [0, 50, 1000, 500]]], ['role' => 'plane']),
             ]),
-        )->head['f']->value,
+        )->of(HeadCheck::class)->head['f']->value,
     )->toBe('fail');
     $half = piece(
         'f',
@@ -446,7 +451,7 @@ it('knows a folded top for no top edge', function () {
                 $half,
                 piece('r', 'sheet', 3, [['roof', [0, 50, 1000, 500]]], ['role' => 'plane']),
             ]),
-        )->head['f']->value,
+        )->of(HeadCheck::class)->head['f']->value,
     )->toBe('fail');
     // Below the arris, where it is joined to a patch on the wall itself.
     $up = piece(
@@ -463,7 +468,7 @@ it('knows a folded top for no top edge', function () {
                 $up,
                 one('over', 'sheet', 3, [0, 550, 1000, 1000], ['role' => 'plane']),
             ]),
-        )->head['f']->value,
+        )->of(HeadCheck::class)->head['f']->value,
     )->toBe('pass');
     // Over the arris of a sill: an apron that goes on into the opening, sealed at its inner end. Slit at the arris, or
     // short of it, its top is an open edge.
@@ -480,7 +485,7 @@ it('knows a folded top for no top edge', function () {
             ['role' => 'head-flashing'],
         ),
     ]);
-    $onFace = fn (array $d) => traced($d)->head['f']->value;
+    $onFace = fn (array $d) => traced($d)->of(HeadCheck::class)->head['f']->value;
     expect($onFace($apron(0, 'j')))
         ->toBe('note')
         ->and($onFace($apron(0, 'k')))
@@ -495,7 +500,7 @@ it('covers a corner only by one formable piece, whole over sill, jamb and face',
     array $piece,
     array $expected,
 ) {
-    $corners = array_map(fn ($s) => $s->value, traced(openingDetail([$piece]))->corners);
+    $corners = array_map(fn ($s) => $s->value, traced(openingDetail([$piece]))->of(Corners::class)->corners);
     expect([$corners['bottom-left'], $corners['bottom-right'], $corners['top-left']])->toBe($expected);
 })->with(function () {
     $patches = fn (array $change = []) => array_values(

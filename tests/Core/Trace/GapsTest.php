@@ -2,12 +2,14 @@
 
 declare(strict_types=1);
 
+use Apron\Trace\Check\GapVolumes;
+
 require_once __DIR__.'/Support.php';
 
 /** Where outdoor air comes in that gets to the room. @return list<string> */
 function leaks(array $detail): array
 {
-    return array_map(fn (array $leak) => "{$leak['gap']} ".($leak['facet'] ?? 'outdoors'), traced($detail)->leaks);
+    return array_map(fn (array $leak) => "{$leak['gap']} ".($leak['facet'] ?? 'outdoors'), traced($detail)->of(GapVolumes::class)->leaks);
 }
 
 it('follows outdoor air through the gaps to the room as its reasons say', function (
@@ -21,9 +23,9 @@ it('follows outdoor air through the gaps to the room as its reasons say', functi
 it('says what leaks and by what way, and tells it in words', function () {
     $detail = (require __DIR__.'/gaps.php')['three gaps in a row'][0];
     $assessed = traced($detail);
-    expect($assessed->leaks)
+    expect($assessed->of(GapVolumes::class)->leaks)
         ->toHaveCount(1)
-        ->and($assessed->leaks[0]['through'])
+        ->and($assessed->of(GapVolumes::class)->leaks[0]['through'])
         ->toBe(['far', 'near', 'joint'])
         ->and($assessed->toArray(new Apron\Rules\Words(Apron\Quantity\UnitSystem::SI))['leaks'][0])
         ->toBe([
@@ -137,7 +139,7 @@ it(
                 usualSizes($name) + ($cavities === null ? [] : ['cavities' => $cavities]),
                 new Apron\Material\Materials([], new Apron\Material\Catalogue),
             );
-            $leaks = (new Apron\Trace\DetailAssessment($detail))->leaks;
+            $leaks = (new Apron\Trace\DetailAssessment($detail))->of(GapVolumes::class)->leaks;
             expect($detail->gaps)
                 ->not->toBe([])
                 ->and(array_column($leaks, 'gap'))

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Apron\Trace\Check\Laps;
 use Apron\Trace\Lap;
 
 require_once __DIR__.'/Support.php';
@@ -16,7 +17,7 @@ function lapsOf(array $patches, string $facet, array $strip): array
 
     return array_map(
         fn (Lap $l) => [$l->horizontal ? 'horizontal' : 'end', $l->size],
-        array_values(array_filter(traced($detail)->laps, fn (Lap $l) => $l->facet === $facet)),
+        array_values(array_filter(traced($detail)->of(Laps::class)->laps, fn (Lap $l) => $l->facet === $facet)),
     );
 }
 
@@ -112,7 +113,7 @@ it('takes patches joined along a whole edge in one step as one, however often th
     $laps = fn (array $patches) => array_map(
         fn (Lap $l) => $l->size,
         traced(openingDetail([piece('low', 'sheet', 1, $patches), one('up', 'sheet', 5, [-400, -200, 1400, -20])]))
-            ->laps,
+            ->of(Laps::class)->laps,
     );
     expect($laps($rows([-450, -100])))
         ->toBe([100.0])
@@ -141,7 +142,7 @@ it('measures every pair that touches, innermost first, with the least that is as
                 ],
             ],
         ),
-    )->laps;
+    )->of(Laps::class)->laps;
     expect(
         array_map(
             fn (Lap $l) => "$l->outer/$l->inner {$l->size} ".
@@ -166,7 +167,7 @@ it('measures a lap at the free end of a piece that is folded at its other end', 
     ]);
     $laps = array_map(
         fn ($lap) => [$lap->outer, $lap->inner, $lap->size, $lap->reversed],
-        traced(roofDetail([one('wall', 'sheet', 1, [0, 0, 1000, 950]), $folded]))->laps,
+        traced(roofDetail([one('wall', 'sheet', 1, [0, 0, 1000, 950]), $folded]))->of(Laps::class)->laps,
     );
     expect($laps)->toBe([['roof', 'wall', 100.0, false]]);
     // At the arris itself there is no edge, and no lap.
@@ -177,7 +178,7 @@ it('measures a lap at the free end of a piece that is folded at its other end', 
     expect(
         array_map(
             fn ($lap) => [$lap->outer, $lap->inner, $lap->facet, $lap->size],
-            traced(roofDetail([$over, one('wall', 'sheet', 2, [0, 0, 1000, 950])]))->laps,
+            traced(roofDetail([$over, one('wall', 'sheet', 2, [0, 0, 1000, 950])]))->of(Laps::class)->laps,
         ),
     )->toBe([['wall', 'over', 'face', 50.0]]);
 });
@@ -192,7 +193,7 @@ it('finds no edge where a piece goes on sideways, and one where it goes on only 
     $ell = piece('a', 'sheet', 1, [['face', $first, ['joined' => ['j']]], ['face', $second, ['joined' => ['j']]]]);
     $laps = array_map(
         fn ($lap) => [$lap->horizontal, $lap->size],
-        traced(wallDetail([$ell, one('b', 'sheet', 2, $over)]))->laps,
+        traced(wallDetail([$ell, one('b', 'sheet', 2, $over)]))->of(Laps::class)->laps,
     );
     expect(in_array([$level, 100.0], $laps, true))->toBe($found, json_encode($laps));
 })->with([
@@ -225,7 +226,7 @@ it('finds no edge at an arris, where the wall goes on past it', function (array 
     expect(
         array_map(
             fn ($lap) => [$lap->facet, $lap->size],
-            traced($detail + ['pieces' => [$folded, one('up', 'membrane', 2, [0, 600, 1000, 1000])]])->laps,
+            traced($detail + ['pieces' => [$folded, one('up', 'membrane', 2, [0, 600, 1000, 1000])]])->of(Laps::class)->laps,
         ),
     )->toBe($expected);
 })->with(['folded' => [['j'], []], 'slit at the arris' => [['k'], [['face', 100.0]]]]);

@@ -11,6 +11,12 @@ use Apron\Material\Catalogue;
 use Apron\Material\Materials;
 use Apron\Method\Methods;
 use Apron\Opening\FlangedUnitInFastenedSheet;
+use Apron\Trace\Check\AirLine;
+use Apron\Trace\Check\Corners;
+use Apron\Trace\Check\HeadCheck;
+use Apron\Trace\Check\Laps;
+use Apron\Trace\Check\SillCheck;
+use Apron\Trace\Check\VerticalJoints;
 use Apron\Trace\DetailAssessment;
 use Apron\Trace\Outcome;
 
@@ -210,19 +216,19 @@ it(
                     ->not->toBe([]);
             }
         }
-        expect(array_filter($assessed->laps, fn ($lap) => $lap->verdict->value === 'fail'))
+        expect(array_filter($assessed->of(Laps::class)->laps, fn ($lap) => $lap->verdict->value === 'fail'))
             ->toBe([])
-            ->and(array_filter($assessed->joints, fn ($j) => $j['verdict']->value === 'fail'))
+            ->and(array_filter($assessed->of(VerticalJoints::class)->joints, fn ($j) => $j['verdict']->value === 'fail'))
             ->toBe([])
-            ->and($assessed->corners['bottom-left']->value)
+            ->and($assessed->of(Corners::class)->corners['bottom-left']->value)
             ->toBe('pass')
-            ->and($assessed->head)
+            ->and($assessed->of(HeadCheck::class)->head)
             ->toEqual(['head-strip' => Apron\Rules\Severity::Pass])
-            ->and($assessed->sill['outer_joint']->value)
+            ->and($assessed->of(SillCheck::class)->sill['outer_joint']->value)
             ->toBe('pass')
-            ->and($assessed->air)
+            ->and($assessed->of(AirLine::class)->air)
             ->toBe(['sill' => true, 'head' => true, 'jamb-left' => true, 'jamb-right' => true])
-            ->and($assessed->corners['top-left']->value)
+            ->and($assessed->of(Corners::class)->corners['top-left']->value)
             ->toBe('pass');
     },
 )->with([[400, 450, 90], [610, 700, 140], [900, 1200, 184], [1220, 2100, 235], [2400, 1200, 140], [5800, 3000, 300]]);
@@ -283,13 +289,13 @@ it(
             ->and($assessed->severity()->value)
             ->not->toBe('fail', implode(', ', $codes));
         if ($detail->opening !== null) {
-            expect($assessed->air)
+            expect($assessed->of(AirLine::class)->air)
                 ->toBe(['sill' => true, 'head' => true, 'jamb-left' => true, 'jamb-right' => true])
-                ->and($assessed->corners['bottom-left']->value)
+                ->and($assessed->of(Corners::class)->corners['bottom-left']->value)
                 ->toBe('pass')
-                ->and($assessed->corners['top-right']->value)
+                ->and($assessed->of(Corners::class)->corners['top-right']->value)
                 ->toBe('pass')
-                ->and($assessed->sill['end_dams']->value)
+                ->and($assessed->of(SillCheck::class)->sill['end_dams']->value)
                 ->toBe('pass');
         }
         // What leaks at the unit always comes out: never trapped, never on bare wood, however the school dresses the
@@ -356,7 +362,7 @@ it('dresses units coupled side by side: a cover over every mullion, and the prom
         ->toBe($generator->worst())
         ->and($assessed->severity()->value)
         ->not->toBe('fail')
-        ->and($assessed->air)
+        ->and($assessed->of(AirLine::class)->air)
         ->not->toContain(false)
         ->and(array_filter($detail->pieces, fn ($p) => str_starts_with($p->id, 'mullion-cover')))
         ->toHaveCount(2);
@@ -366,7 +372,7 @@ it('dresses units coupled side by side: a cover over every mullion, and the prom
         array_filter($bare['pieces'], fn (array $p) => ! str_starts_with($p['id'], 'mullion-cover')),
     );
     $open = array_filter(
-        traced($bare)->joints,
+        traced($bare)->of(VerticalJoints::class)->joints,
         fn (array $j) => $j['verdict']->value !== 'pass' && in_array($j['u'], [1000.0, 2000.0], true),
     );
     expect($open)->not->toBe([]);

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Apron\Trace\Check\Laps;
+
 // A second tracer and a second reader of laps, written from the rules alone and as plainly as can be: one facet, whole
 // patches, every branch walked. Slow and simple, to hold the fast one to; on a coarse grid, so that edges often fall
 // together.
@@ -83,7 +85,7 @@ function readLap(array $inner, array $outer): ?array
 
 $told = fn (array $pieces) => array_map(
     fn ($l) => [$l->horizontal, $l->size, $l->reversed, $l->verdict->value],
-    traced(wallDetail($pieces))->laps,
+    traced(wallDetail($pieces))->of(Laps::class)->laps,
 );
 
 it('agrees with the plain reading of a lap', function (int $seed) use ($told) {

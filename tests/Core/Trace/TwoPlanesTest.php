@@ -6,6 +6,12 @@ use Apron\Detail\DetailWriter;
 use Apron\Material\Catalogue;
 use Apron\Material\Materials;
 use Apron\Method\Methods;
+use Apron\Trace\Check\AirLine;
+use Apron\Trace\Check\Corners;
+use Apron\Trace\Check\HeadCheck;
+use Apron\Trace\Check\Laps;
+use Apron\Trace\Check\SillCheck;
+use Apron\Trace\Check\VerticalJoints;
 use Apron\Trace\DetailAssessment;
 
 require_once __DIR__.'/Support.php';
@@ -83,12 +89,12 @@ it('traces an opening as it does without a board, as long as nothing lies on tha
 
         return [
             told($d),
-            array_map(fn ($l) => [$l->outer, $l->inner, $l->size, $l->reversed], $a->laps),
-            $a->joints,
-            $a->corners,
-            $a->head,
-            $a->sill,
-            $a->air,
+            array_map(fn ($l) => [$l->outer, $l->inner, $l->size, $l->reversed], $a->of(Laps::class)->laps),
+            $a->of(VerticalJoints::class)->joints,
+            $a->of(Corners::class)->corners,
+            $a->of(HeadCheck::class)->head,
+            $a->of(SillCheck::class)->sill,
+            $a->of(AirLine::class)->air,
         ];
     };
     expect($shape($boarded))->toEqual($shape($detail));

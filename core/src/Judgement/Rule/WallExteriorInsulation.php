@@ -17,8 +17,8 @@ use Apron\Rules\RuleFigures;
 use Apron\Rules\Severity;
 
 /**
- * Least insulation outside of a wall’s sheathing, where the zone is known and leaking air meets a cold face: the table of
- * class III retarders.
+ * Least insulation outside of a wall’s sheathing, where the zone is known and leaking air meets a cold face: the table
+ * of class III retarders.
  */
 final class WallExteriorInsulation implements Rule
 {

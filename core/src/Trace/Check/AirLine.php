@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Apron\Trace;
+namespace Apron\Trace\Check;
 
 use Apron\Detail\Edge;
 use Apron\Detail\Laid;
@@ -10,12 +10,49 @@ use Apron\Detail\Layout;
 use Apron\Detail\PieceKind;
 use Apron\Detail\Rect;
 use Apron\Detail\Side;
+use Apron\Rules\Finding;
+use Apron\Rules\Severity;
+use Apron\Rules\Source;
+use Apron\Trace\DetailCheck;
+use Apron\Trace\Rain;
 
 /** Whether the wall's air layer reaches the unit on each of its four sides. */
-final class AirLine
+final readonly class AirLine implements DetailCheck
 {
+    /** @param  array<string, bool>  $air by side; empty where there is no opening */
+    private function __construct(private Rain $rain, public array $air)
+    {
+    }
+
+    public static function of(Rain $rain): self
+    {
+        return new self($rain, self::found($rain->layout));
+    }
+
+    public function findings(): array
+    {
+        $broken = $this->rain->layout->detail->unit === null ? [] : array_keys($this->air, false, true);
+
+        return array_map(
+            fn (string $side): Finding => new Finding(
+                'air.broken',
+                Severity::Caution,
+                $this->rain->subject(),
+                ['side' => $side],
+                Source::commonPractice(),
+                $side,
+            ),
+            $broken,
+        );
+    }
+
+    public function told(): array
+    {
+        return $this->air === [] ? [] : ['air' => $this->air];
+    }
+
     /** @return array<string, bool> by side; empty where there is no opening */
-    public static function of(Layout $layout): array
+    private static function found(Layout $layout): array
     {
         $opening = $layout->detail->opening;
         if ($opening === null) {

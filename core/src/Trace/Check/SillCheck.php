@@ -2,24 +2,83 @@
 
 declare(strict_types=1);
 
-namespace Apron\Trace;
+namespace Apron\Trace\Check;
 
 use Apron\Detail\Edge;
 use Apron\Detail\Layout;
+use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Detail\Side;
 use Apron\Detail\SillPitch;
+use Apron\Rules\Finding;
 use Apron\Rules\RuleFigures;
 use Apron\Rules\Severity;
+use Apron\Rules\Source;
+use Apron\Trace\DetailCheck;
+use Apron\Trace\Rain;
 
 /** The sill of an opening: its joints, its fall, and the pan with its ends. */
-final class SillCheck
+final readonly class SillCheck implements DetailCheck
 {
+    /** @var array<string, string> what is looked at => code of the finding */
+    private const CODES = [
+        'outer_joint' => 'sill.outer-joint',
+        'inner_seal' => 'sill.inner-seal',
+        'pitch' => 'sill.pitch',
+        'end_dams' => 'sill.end-dams',
+        'pan_upturn' => 'sill.pan-upturn',
+    ];
+
+    /** @param  array<string, Severity>  $sill by what is looked at; empty where there is no opening */
+    private function __construct(private Rain $rain, public array $sill)
+    {
+    }
+
+    public static function of(Rain $rain): self
+    {
+        return new self($rain, self::found($rain->layout, $rain->school->weatherSealed));
+    }
+
+    public function findings(): array
+    {
+        $findings = [];
+        foreach ($this->hasUnitOrPan() ? $this->sill : [] as $what => $verdict) {
+            if ($verdict->rank() <= Severity::Caution->rank()) {
+                $findings[] = new Finding(
+                    self::CODES[$what],
+                    $verdict,
+                    $this->rain->subject(),
+                    [],
+                    Source::commonPractice(),
+                );
+            }
+        }
+
+        return $findings;
+    }
+
+    public function told(): array
+    {
+        return $this->sill === [] ? [] : ['sill' => array_map(fn (Severity $s): string => $s->value, $this->sill)];
+    }
+
+    /** A rough opening that nothing has been set into yet has no sill to judge. */
+    private function hasUnitOrPan(): bool
+    {
+        foreach ($this->rain->layout->detail->pieces as $piece) {
+            if ($piece->kind === PieceKind::Unit || $piece->role === PieceRole::Pan) {
+                return true;
+            }
+        }
+
+        return $this->rain->layout->detail->unit !== null;
+    }
+
     /**
      * @param  bool  $weatherSealed  whether the project is of the school that seals the outer joint on all four sides
      * @return array<string, Severity>
      */
-    public static function of(Layout $layout, bool $weatherSealed): array
+    private static function found(Layout $layout, bool $weatherSealed): array
     {
         $opening = $layout->detail->opening;
         if ($opening === null) {

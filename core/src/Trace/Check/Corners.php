@@ -2,20 +2,58 @@
 
 declare(strict_types=1);
 
-namespace Apron\Trace;
+namespace Apron\Trace\Check;
 
 use Apron\Detail\Layout;
 use Apron\Detail\PieceKind;
+use Apron\Rules\Finding;
 use Apron\Rules\Severity;
+use Apron\Rules\Source;
+use Apron\Trace\DetailCheck;
+use Apron\Trace\Rain;
 
 /** The corners of an opening: covered by one piece continuous across three facets, or not. */
-final class Corners
+final readonly class Corners implements DetailCheck
 {
     /** What can go round three facets without a cut. */
     private const CAN = [PieceKind::Formable, PieceKind::Corner, PieceKind::Moulded, PieceKind::Fluid];
 
+    /** @param  array<string, Severity>  $corners by corner; empty where there is no opening */
+    private function __construct(private Rain $rain, public array $corners)
+    {
+    }
+
+    public static function of(Rain $rain): self
+    {
+        return new self($rain, self::found($rain->layout));
+    }
+
+    public function findings(): array
+    {
+        $open = array_keys(array_filter($this->corners, fn (Severity $s): bool => $s === Severity::Fail));
+
+        return array_map(
+            fn (string $corner): Finding => new Finding(
+                'corner.open',
+                Severity::Fail,
+                $this->rain->subject(),
+                ['corner' => $corner],
+                Source::commonPractice(),
+                $corner,
+            ),
+            $open,
+        );
+    }
+
+    public function told(): array
+    {
+        return $this->corners === []
+            ? []
+            : ['corners' => array_map(fn (Severity $s): string => $s->value, $this->corners)];
+    }
+
     /** @return array<string, Severity> by corner; empty where there is no opening */
-    public static function of(Layout $layout): array
+    private static function found(Layout $layout): array
     {
         $opening = $layout->detail->opening;
         if ($opening === null) {

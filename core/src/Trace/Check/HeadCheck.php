@@ -2,20 +2,58 @@
 
 declare(strict_types=1);
 
-namespace Apron\Trace;
+namespace Apron\Trace\Check;
 
 use Apron\Detail\Detail;
 use Apron\Detail\Edge;
 use Apron\Detail\Laid;
 use Apron\Detail\PieceRole;
 use Apron\Detail\Side;
+use Apron\Rules\Finding;
 use Apron\Rules\Severity;
+use Apron\Rules\Source;
+use Apron\Trace\DetailCheck;
+use Apron\Trace\Rain;
 
 /** The top edge of a head or apron flashing: under the water plane that goes on above it, all along. */
-final class HeadCheck
+final readonly class HeadCheck implements DetailCheck
 {
+    /** @param  array<string, Severity>  $head by piece */
+    private function __construct(private Rain $rain, public array $head)
+    {
+    }
+
+    public static function of(Rain $rain): self
+    {
+        return new self($rain, self::found($rain));
+    }
+
+    public function findings(): array
+    {
+        $findings = [];
+        foreach ($this->head as $piece => $verdict) {
+            if ($verdict->rank() <= Severity::Caution->rank()) {
+                $findings[] = new Finding(
+                    'head.exposed',
+                    $verdict,
+                    $this->rain->subject(),
+                    ['piece' => $piece],
+                    Source::commonPractice(),
+                    $piece,
+                );
+            }
+        }
+
+        return $findings;
+    }
+
+    public function told(): array
+    {
+        return ['head' => (object) array_map(fn (Severity $s): string => $s->value, $this->head)];
+    }
+
     /** @return array<string, Severity> by piece */
-    public static function of(Rain $rain): array
+    private static function found(Rain $rain): array
     {
         $verdicts = [];
         foreach ($rain->layout->of as $id => $patches) {

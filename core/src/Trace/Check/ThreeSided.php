@@ -2,23 +2,63 @@
 
 declare(strict_types=1);
 
-namespace Apron\Trace;
+namespace Apron\Trace\Check;
 
 use Apron\Detail\Laid;
 use Apron\Detail\Layout;
 use Apron\Detail\PieceKind;
 use Apron\Detail\Rect;
+use Apron\Rules\Finding;
 use Apron\Rules\RuleFigures;
+use Apron\Rules\Severity;
+use Apron\Rules\Source;
+use Apron\Trace\DetailCheck;
+use Apron\Trace\Rain;
 
 /**
  * Sealant in a joint that moves must bond to its two sides only: stuck to the back as well it tears. A bead is in a
  * joint where two other pieces end at its opposite edges, with a gap between them; behind it in that gap there must be
  * backer rod or bond-breaker tape.
  */
-final class ThreeSided
+final readonly class ThreeSided implements DetailCheck
 {
+    /** @param  list<array{piece: string, facet: string, gap: Rect}>  $stuck sealant stuck on three sides */
+    private function __construct(private Rain $rain, public array $stuck)
+    {
+    }
+
+    public static function of(Rain $rain): self
+    {
+        return new self($rain, self::found($rain->layout));
+    }
+
+    public function findings(): array
+    {
+        $findings = [];
+        foreach ($this->stuck as $row) {
+            $findings[$row['piece']] ??= new Finding(
+                'sealant.three-sided',
+                Severity::Fail,
+                $this->rain->subject(),
+                [
+                    'piece' => $row['piece'],
+                    'facet' => $row['facet'],
+                ],
+                Source::commonPractice(),
+                $row['piece'],
+            );
+        }
+
+        return array_values($findings);
+    }
+
+    public function told(): array
+    {
+        return [];
+    }
+
     /** @return list<array{piece: string, facet: string, gap: Rect}> */
-    public static function of(Layout $layout): array
+    private static function found(Layout $layout): array
     {
         $found = [];
         foreach ($layout->on as $facet => $patches) {

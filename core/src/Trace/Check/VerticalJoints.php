@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Apron\Trace;
+namespace Apron\Trace\Check;
 
 use Apron\Detail\Edge;
 use Apron\Detail\Laid;
@@ -10,19 +10,78 @@ use Apron\Detail\Layout;
 use Apron\Detail\OpeningGeometry;
 use Apron\Detail\Rect;
 use Apron\Detail\Side;
+use Apron\Rules\Finding;
 use Apron\Rules\Severity;
+use Apron\Rules\Source;
+use Apron\Trace\DetailCheck;
+use Apron\Trace\Rain;
 
 /**
  * Lines along v on which an edge of one patch meets an edge of another without their being joined: they fall between
  * two strips of the trace.
  */
-final class VerticalJoints
+final readonly class VerticalJoints implements DetailCheck
 {
+    /**
+     * @param  list<array{facet: string, u: float, v: array{float, float}, verdict: Severity, left: string,
+     *   right: string}>  $joints
+     */
+    private function __construct(private Rain $rain, public array $joints)
+    {
+    }
+
+    public static function of(Rain $rain): self
+    {
+        return new self($rain, self::found($rain->layout));
+    }
+
+    public function findings(): array
+    {
+        $findings = [];
+        foreach ($this->joints as $joint) {
+            if ($joint['verdict'] === Severity::Fail) {
+                $key = "{$joint['left']}.{$joint['right']}.{$joint['facet']}";
+                $findings[$key] ??= new Finding(
+                    'joint.open',
+                    Severity::Fail,
+                    $this->rain->subject(),
+                    [
+                        'left' => $joint['left'],
+                        'right' => $joint['right'],
+                        'facet' => $joint['facet'],
+                        'u_mm' => $joint['u'],
+                        'from_mm' => $joint['v'][0],
+                        'to_mm' => $joint['v'][1],
+                    ],
+                    Source::commonPractice(),
+                    $key,
+                );
+            }
+        }
+
+        return array_values($findings);
+    }
+
+    public function told(): array
+    {
+        return [
+            'joints' => array_map(
+                fn (array $j): array => [
+                    'facet' => $j['facet'],
+                    'u' => $j['u'],
+                    'v' => $j['v'],
+                    'verdict' => $j['verdict']->value,
+                ],
+                $this->joints,
+            ),
+        ];
+    }
+
     /**
      * @return list<array{facet: string, u: float, v: array{float, float}, verdict: Severity, left: string,
      *   right: string}>
      */
-    public static function of(Layout $layout): array
+    private static function found(Layout $layout): array
     {
         $joints = [];
         foreach ($layout->on as $facet => $patches) {

@@ -2,26 +2,75 @@
 
 declare(strict_types=1);
 
-namespace Apron\Trace;
+namespace Apron\Trace\Check;
 
 use Apron\Detail\FramingMember;
 use Apron\Detail\Laid;
 use Apron\Detail\Layout;
 use Apron\Detail\PieceKind;
 use Apron\Detail\Rect;
+use Apron\Rules\Finding;
 use Apron\Rules\RuleFigures;
+use Apron\Rules\Severity;
+use Apron\Rules\Source;
+use Apron\Trace\DetailCheck;
+use Apron\Trace\Rain;
 
 /**
  * What must have something solid behind it, where a detail says where its framing is: a lap of fastened sheets lies
  * over framing or blocking, for it is fastened there; an upright joint of boards is centred on framing.
  */
-final class Backing
+final readonly class Backing implements DetailCheck
 {
+    /**
+     * @param  list<array{what: string, facet: string, one: string, other: string, rect: Rect}>  $unbacked  laps and
+     *   joints with no framing behind them
+     */
+    private function __construct(private Rain $rain, public array $unbacked)
+    {
+    }
+
+    public static function of(Rain $rain): self
+    {
+        return new self($rain, self::missing($rain->layout));
+    }
+
+    public function findings(): array
+    {
+        $findings = [];
+        foreach ($this->unbacked as $row) {
+            $key = "{$row['one']}.{$row['other']}.{$row['facet']}";
+            $code = $row['what'] === 'lap' ? 'backing.lap' : 'backing.joint';
+            $findings[$key] ??= new Finding(
+                $code,
+                Severity::Caution,
+                $this->rain->subject(),
+                [
+                    'one' => $row['one'],
+                    'other' => $row['other'],
+                    'facet' => $row['facet'],
+                    'u_mm' => $row['rect']->u0,
+                    'from_mm' => $row['rect']->v0,
+                    'to_mm' => $row['rect']->v1,
+                ],
+                Source::commonPractice(),
+                $key,
+            );
+        }
+
+        return array_values($findings);
+    }
+
+    public function told(): array
+    {
+        return [];
+    }
+
     /**
      * @return list<array{what: string, facet: string, one: string, other: string, rect: Rect}> laps and joints with
      *   nothing behind them, on facets whose framing is known
      */
-    public static function missing(Layout $layout): array
+    private static function missing(Layout $layout): array
     {
         $framing = [];
         foreach ($layout->detail->framing as $member) {
@@ -132,8 +181,7 @@ final class Backing
         }
         $bear = array_filter(
             $members,
-            fn (FramingMember $m): bool => $m->rect->u0 <= $left->u1 - $bearing &&
-                    $m->rect->u1 >= $right->u0 + $bearing,
+            fn (FramingMember $m): bool => $m->rect->u0 <= $left->u1 - $bearing && $m->rect->u1 >= $right->u0 + $bearing,
         );
         $bare = self::firstBare(
             array_map(fn (FramingMember $m): array => [$m->rect->v0, $m->rect->v1], $bear),

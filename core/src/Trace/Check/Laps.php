@@ -2,23 +2,89 @@
 
 declare(strict_types=1);
 
-namespace Apron\Trace;
+namespace Apron\Trace\Check;
 
 use Apron\Detail\Detail;
 use Apron\Detail\Laid;
 use Apron\Detail\Layout;
 use Apron\Detail\LeastLap;
 use Apron\Detail\Patch;
+use Apron\Detail\PieceKind;
 use Apron\Detail\Rect;
 use Apron\Json\CoreData;
 use Apron\Json\Node;
+use Apron\Rules\Finding;
 use Apron\Rules\Severity;
+use Apron\Rules\Source;
+use Apron\Trace\DetailCheck;
+use Apron\Trace\Lap;
+use Apron\Trace\Rain;
+use Apron\Trace\Strips;
 
 /** The laps of a detail: how wide, which way, against the least that is asked. */
-final class Laps
+final readonly class Laps implements DetailCheck
 {
+    /** @param  list<Lap>  $laps  */
+    private function __construct(private Rain $rain, public array $laps)
+    {
+    }
+
+    public static function of(Rain $rain): self
+    {
+        return new self($rain, self::found($rain->layout, $rain->strips));
+    }
+
+    public function findings(): array
+    {
+        $findings = [];
+        $source = Source::commonPractice('least laps of the detail, or of common practice where it brings none');
+        foreach ($this->laps as $lap) {
+            $figures = [
+                'outer' => $lap->outer,
+                'inner' => $lap->inner,
+                'lap_mm' => $lap->size,
+                'least_mm' => $lap->least ?? 0.0,
+            ];
+            $key = "$lap->outer.$lap->inner.$lap->facet";
+            if ($lap->verdict !== Severity::Pass) {
+                $findings["short.$key"] = new Finding(
+                    'lap.short',
+                    $lap->verdict,
+                    $this->rain->subject(),
+                    $figures,
+                    $source,
+                    $key,
+                );
+            }
+            // Trim over a strip, boards over a sheet: measured, but nobody takes them for a lap.
+            $rigid = $this->kind($lap->outer) === PieceKind::Board && $this->kind($lap->inner) !== PieceKind::Board;
+            if ($lap->reversed && ! $rigid) {
+                $findings["reversed.$key"] = new Finding(
+                    'lap.reversed',
+                    Severity::Note,
+                    $this->rain->subject(),
+                    $figures,
+                    $source,
+                    $key,
+                );
+            }
+        }
+
+        return array_values($findings);
+    }
+
+    public function told(): array
+    {
+        return ['laps' => array_map(fn (Lap $lap): array => $lap->toArray(), $this->laps)];
+    }
+
+    private function kind(string $piece): ?PieceKind
+    {
+        return $this->rain->layout->detail->piece($piece)?->kind;
+    }
+
     /** @return list<Lap> */
-    public static function of(Layout $layout, Strips $strips): array
+    private static function found(Layout $layout, Strips $strips): array
     {
         $laps = [];
         foreach ($layout->on as $facet => $laid) {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Apron\Trace;
+namespace Apron\Trace\Check;
 
 use Apron\Detail\Detail;
 use Apron\Detail\Gap;
@@ -11,19 +11,77 @@ use Apron\Detail\Layout;
 use Apron\Detail\Mouth;
 use Apron\Detail\PieceKind;
 use Apron\Detail\Rect;
+use Apron\Rules\Finding;
+use Apron\Rules\Severity;
+use Apron\Rules\Source;
+use Apron\Trace\DetailCheck;
+use Apron\Trace\Rain;
 
 /**
  * Gaps between layers are volumes of air, joined wherever nothing seals between them: which of their mouths let outdoor
  * air through to the room. A mouth is closed where pieces for air, or sealant, lie over all of it and hold by a bond or
  * a seal.
  */
-final class GapVolumes
+final readonly class GapVolumes implements DetailCheck
 {
+    /** @param  list<array{gap: string, facet: string|null, rect: Rect|null, through: list<string>}>  $leaks  */
+    private function __construct(private Rain $rain, public array $leaks)
+    {
+    }
+
+    public static function of(Rain $rain): self
+    {
+        return new self($rain, self::found($rain->layout));
+    }
+
+    public function findings(): array
+    {
+        // An id of several words is read as words.
+        $named = fn (string $gap): string => strtr($gap, '-', ' ');
+        $source = Source::commonPractice(
+            'common practice: gaps between layers are one volume wherever nothing seals between them',
+        );
+
+        return array_map(
+            fn (array $leak): Finding => new Finding(
+                'air.gap',
+                Severity::Caution,
+                $this->rain->subject(),
+                [
+                    'gap' => $named($leak['gap']),
+                    'facet' => $leak['facet'] ?? Gap::OUTDOORS,
+                    'through' => implode(' → ', array_map($named, $leak['through'])),
+                    'count' => count($leak['through']),
+                ],
+                $source,
+                $leak['gap'].'.'.($leak['facet'] ?? Gap::OUTDOORS),
+            ),
+            $this->leaks,
+        );
+    }
+
+    public function told(): array
+    {
+        return $this->rain->layout->detail->gaps === []
+            ? []
+            : [
+                'leaks' => array_map(
+                    fn (array $l): array => [
+                        'gap' => $l['gap'],
+                        'facet' => $l['facet'],
+                        'rect' => $l['rect']?->toArray(),
+                        'through' => $l['through'],
+                    ],
+                    $this->leaks,
+                ),
+            ];
+    }
+
     /**
      * @return list<array{gap: string, facet: string|null, rect: Rect|null, through: list<string>}> each way in, with
      *   the gaps from there to the room; no facet where a gap is stated to lie open to the outdoors
      */
-    public static function leaks(Layout $layout): array
+    private static function found(Layout $layout): array
     {
         $gaps = array_column(
             array_map(fn (Gap $g): array => ['id' => $g->id, 'gap' => $g], $layout->detail->gaps),
