@@ -16,6 +16,9 @@ final class Layout
     /** @var array<string, list<Laid>> by piece */
     public array $of = [];
 
+    /** @var list<Overlap>|null */
+    private ?array $overlaps = null;
+
     /**
      * @throws CannotLay where patches overlap in one step, tucks go round in a circle or have no open edge to go under,
      *   or a weave is asked for
@@ -59,6 +62,41 @@ final class Layout
     public function all(): array
     {
         return array_merge(...array_values($this->on));
+    }
+
+    /** @return list<Overlap> where patches of different pieces lie over each other, facet by facet */
+    public function overlaps(): array
+    {
+        if ($this->overlaps === null) {
+            $this->overlaps = [];
+            foreach ($this->on as $facet => $patches) {
+                array_push($this->overlaps, ...Overlap::among((string) $facet, $patches));
+            }
+        }
+
+        return $this->overlaps;
+    }
+
+    /**
+     * The end of a patch, u0, v0, u1 or v1, at which it goes over an arris into another of its piece; null where the
+     * two do not meet at one.
+     */
+    public function endInto(Laid $from, Laid $to): ?string
+    {
+        [$facet, $other] = [$from->patch->facet, $to->patch->facet];
+        if ($this->detail->opening !== null) {
+            return $this->detail->opening->reaches($facet, $from->rect(), $other);
+        }
+        foreach ($this->detail->folds as $fold) {
+            if ($this->overFold($fold, $from, $to)) {
+                return 'v0';
+            }
+            if ($this->overFold($fold, $to, $from)) {
+                return 'v1';
+            }
+        }
+
+        return null;
     }
 
     /** @param  list<array{Piece, Patch}>  $rows */
@@ -224,21 +262,11 @@ final class Layout
         if ($fa === $fb) {
             return self::touch($a->rect(), $b->rect());
         }
-        $opening = $this->detail->opening;
-        if ($opening !== null) {
-            [$from, $to] = [$opening->reaches($fa, $a->rect(), $fb), $opening->reaches($fb, $b->rect(), $fa)];
+        [$from, $to] = [$this->endInto($a, $b), $this->endInto($b, $a)];
 
-            return $from !== null &&
-                $to !== null &&
-                self::common(...self::along($a->rect(), $from), ...self::along($b->rect(), $to));
-        }
-        foreach ($this->detail->folds as $fold) {
-            if ($this->overFold($fold, $a, $b) || $this->overFold($fold, $b, $a)) {
-                return true;
-            }
-        }
-
-        return false;
+        return $from !== null &&
+            $to !== null &&
+            self::common(...self::along($a->rect(), $from), ...self::along($b->rect(), $to));
     }
 
     private function overFold(Fold $fold, Laid $from, Laid $to): bool

@@ -21,26 +21,17 @@ final class Reasons
     public static function of(Detail $detail): array
     {
         $reasons = [];
-        foreach ((new Layout($detail))->on as $patches) {
-            foreach ($patches as $i => $inner) {
-                foreach (array_slice($patches, $i + 1) as $outer) {
-                    [$in, $out] = [$inner->patch->step, $outer->patch->step];
-                    if (
-                        $inner->piece !== $outer->piece &&
-                        $in !== $out &&
-                        $inner->rect()->overlap($outer->rect()) !== null
-                    ) {
-                        // What lies under but comes later is tucked: the other must be there, its edge still open.
-                        $why = $in < $out ? 'order.lies-under' : 'order.tucked';
-                        $reasons[min($in, $out).'-'.max($in, $out)] ??= [
-                            'before' => min($in, $out),
-                            'after' => max($in, $out),
-                            'why' => $why,
-                            'inner' => $inner->piece->id,
-                            'outer' => $outer->piece->id,
-                        ];
-                    }
-                }
+        foreach ((new Layout($detail))->overlaps() as $overlap) {
+            [$in, $out] = [$overlap->inner->patch->step, $overlap->outer->patch->step];
+            if ($in !== $out) {
+                // What lies under but comes later is tucked: the other must be there, its edge still open.
+                $reasons[min($in, $out).'-'.max($in, $out)] ??= [
+                    'before' => min($in, $out),
+                    'after' => max($in, $out),
+                    'why' => $in < $out ? 'order.lies-under' : 'order.tucked',
+                    'inner' => $overlap->inner->piece->id,
+                    'outer' => $overlap->outer->piece->id,
+                ];
             }
         }
         $at = [];
@@ -87,11 +78,7 @@ final class Reasons
         static $rules = null;
 
         return $rules ??= array_map(
-            fn (Node $row): array => [
-                $row->get('before')->text(),
-                $row->get('after')->text(),
-                $row->get('why')->text(),
-            ],
+            fn (Node $row): array => [$row->get('before')->text(), $row->get('after')->text(), $row->get('why')->text()],
             CoreData::read('figures/order')->get('rules')->items(1),
         );
     }

@@ -71,6 +71,43 @@ final readonly class Rect
         return true;
     }
 
+    /**
+     * What is left of it where others are taken out, in rectangles that do not overlap.
+     *
+     * @param  list<self>  $others
+     * @return list<self>
+     */
+    public function without(array $others): array
+    {
+        $left = [$this];
+        foreach ($others as $other) {
+            $next = [];
+            foreach ($left as $rect) {
+                $hole = $rect->overlap($other);
+                array_push($next, ...$hole === null ? [$rect] : $rect->round($hole));
+            }
+            $left = $next;
+        }
+
+        return $left;
+    }
+
+    /** @return list<self> what is round a hole in it: beside it on the left and right, then below and above */
+    private function round(self $hole): array
+    {
+        return array_values(
+            array_filter(
+                [
+                    new self($this->u0, $this->v0, $hole->u0, $this->v1),
+                    new self($hole->u1, $this->v0, $this->u1, $this->v1),
+                    new self($hole->u0, $this->v0, $hole->u1, $hole->v0),
+                    new self($hole->u0, $hole->v1, $hole->u1, $this->v1),
+                ],
+                fn (self $r): bool => $r->width() > 0 && $r->height() > 0,
+            ),
+        );
+    }
+
     /** @return array{float, float, float, float} */
     public function toArray(): array
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Apron\Trace\Check;
 
 use Apron\Detail\Edge;
+use Apron\Detail\Interval;
 use Apron\Detail\Laid;
 use Apron\Detail\Layout;
 use Apron\Detail\PieceKind;
@@ -78,24 +79,13 @@ final readonly class AirLine implements DetailCheck
     private static function inContact(Layout $layout): array
     {
         $links = [];
-        foreach ($layout->on as $patches) {
-            foreach ($patches as $i => $inner) {
-                foreach (array_slice($patches, $i + 1) as $outer) {
-                    $bead = $inner->piece->kind === PieceKind::Sealant || $outer->piece->kind === PieceKind::Sealant;
-                    $air =
-                        ($inner->piece->air || $bead) &&
-                        ($outer->piece->air || $bead) &&
-                        ($inner->piece->air || $outer->piece->air);
-                    if (
-                        $air &&
-                        $inner->piece !== $outer->piece &&
-                        $inner->rect()->overlap($outer->rect()) !== null &&
-                        self::holds($outer)
-                    ) {
-                        $links[$inner->piece->id][] = $outer->piece->id;
-                        $links[$outer->piece->id][] = $inner->piece->id;
-                    }
-                }
+        foreach ($layout->overlaps() as $overlap) {
+            [$inner, $outer] = [$overlap->inner->piece, $overlap->outer->piece];
+            $bead = $inner->kind === PieceKind::Sealant || $outer->kind === PieceKind::Sealant;
+            $air = ($inner->air || $bead) && ($outer->air || $bead) && ($inner->air || $outer->air);
+            if ($air && self::holds($overlap->outer)) {
+                $links[$inner->id][] = $outer->id;
+                $links[$outer->id][] = $inner->id;
             }
         }
         $reached = [];
@@ -150,7 +140,7 @@ final readonly class AirLine implements DetailCheck
                     $spans[] = $upright ? [$r->v0, $r->v1] : [$r->u0, $r->u1];
                 }
             }
-            if (self::covers($spans, $upright ? $extent->v0 : $extent->u0, $upright ? $extent->v1 : $extent->u1)) {
+            if (self::stretch($extent, $upright)->isCoveredBy($spans)) {
                 return true;
             }
         }
@@ -209,7 +199,12 @@ final readonly class AirLine implements DetailCheck
             }
         }
 
-        return self::covers($spans, $level ? $r->u0 : $r->v0, $level ? $r->u1 : $r->v1);
+        return self::stretch($r, ! $level)->isCoveredBy($spans);
+    }
+
+    private static function stretch(Rect $r, bool $upright): Interval
+    {
+        return $upright ? Interval::of($r->v0, $r->v1) : Interval::of($r->u0, $r->u1);
     }
 
     private static function edgeOf(Rect $r, Side $side): float
@@ -242,18 +237,5 @@ final readonly class AirLine implements DetailCheck
         }
 
         return false;
-    }
-
-    /** @param  list<array{float, float}>  $spans */
-    private static function covers(array $spans, float $from, float $to): bool
-    {
-        sort($spans);
-        foreach ($spans as [$a, $b]) {
-            if ($a <= $from) {
-                $from = max($from, $b);
-            }
-        }
-
-        return $from >= $to;
     }
 }

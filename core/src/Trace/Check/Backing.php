@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Apron\Trace\Check;
 
 use Apron\Detail\FramingMember;
+use Apron\Detail\Interval;
 use Apron\Detail\Laid;
 use Apron\Detail\Layout;
 use Apron\Detail\PieceKind;
@@ -77,43 +78,62 @@ final readonly class Backing implements DetailCheck
             $framing[$member->facet][] = $member;
         }
         $missing = [];
+        foreach ($layout->overlaps() as $overlap) {
+            $members = $framing[$overlap->facet] ?? [];
+            $lap =
+                $members !== [] && self::bothAre(PieceKind::Sheet, $overlap->inner, $overlap->outer)
+                    ? self::lap($overlap->inner->rect(), $overlap->outer->rect(), $members)
+                    : null;
+            if ($lap !== null) {
+                $missing[] = self::row('lap', $overlap->facet, $overlap->inner, $overlap->outer, $lap);
+            }
+        }
         foreach ($framing as $facet => $members) {
-            $patches = $layout->facet($facet);
-            foreach ($patches as $i => $inner) {
-                foreach (array_slice($patches, $i + 1) as $outer) {
-                    // A rod in a joint is drawn as a board and is none.
-                    if ($inner->piece === $outer->piece || ThreeSided::breaker($inner) || ThreeSided::breaker($outer)) {
-                        continue;
-                    }
-                    $where = self::bothAre(PieceKind::Sheet, $inner, $outer)
-                        ? self::lap($inner->rect(), $outer->rect(), $members)
-                        : null;
-                    if ($where !== null) {
-                        $missing[] = [
-                            'what' => 'lap',
-                            'facet' => $facet,
-                            'one' => $outer->piece->id,
-                            'other' => $inner->piece->id,
-                            'rect' => $where,
-                        ];
-                    }
-                    $where = self::bothAre(PieceKind::Board, $inner, $outer)
-                        ? self::joint($inner->rect(), $outer->rect(), $members)
-                        : null;
-                    if ($where !== null) {
-                        $missing[] = [
-                            'what' => 'joint',
-                            'facet' => $facet,
-                            'one' => $outer->piece->id,
-                            'other' => $inner->piece->id,
-                            'rect' => $where,
-                        ];
-                    }
+            foreach (self::pairsOfBoards($layout->facet($facet)) as [$inner, $outer]) {
+                $joint = self::joint($inner->rect(), $outer->rect(), $members);
+                if ($joint !== null) {
+                    $missing[] = self::row('joint', $facet, $inner, $outer, $joint);
                 }
             }
         }
 
         return $missing;
+    }
+
+    /** @return array{what: string, facet: string, one: string, other: string, rect: Rect} */
+    private static function row(string $what, string $facet, Laid $inner, Laid $outer, Rect $rect): array
+    {
+        return [
+            'what' => $what,
+            'facet' => $facet,
+            'one' => $outer->piece->id,
+            'other' => $inner->piece->id,
+            'rect' => $rect,
+        ];
+    }
+
+    /**
+     * @param  list<Laid>  $patches
+     * @return list<array{Laid, Laid}> a rod in a joint is drawn as a board and is none
+     */
+    private static function pairsOfBoards(array $patches): array
+    {
+        $boards = array_values(
+            array_filter(
+                $patches,
+                fn (Laid $l): bool => $l->piece->kind === PieceKind::Board && ! ThreeSided::breaker($l),
+            ),
+        );
+        $pairs = [];
+        foreach ($boards as $i => $inner) {
+            foreach (array_slice($boards, $i + 1) as $outer) {
+                if ($inner->piece !== $outer->piece) {
+                    $pairs[] = [$inner, $outer];
+                }
+            }
+        }
+
+        return $pairs;
     }
 
     private static function bothAre(PieceKind $kind, Laid $a, Laid $b): bool
@@ -139,30 +159,9 @@ final readonly class Backing implements DetailCheck
         $behind = array_filter(array_map(fn (FramingMember $m): ?Rect => $m->rect->overlap($lap), $members));
         $runs = array_map(fn (Rect $r): array => $upright ? [$r->v0, $r->v1] : [$r->u0, $r->u1], $behind);
 
-        return self::firstBare($runs, ...$upright ? [$lap->v0, $lap->v1] : [$lap->u0, $lap->u1]) === null ? null : $lap;
-    }
+        $stretch = $upright ? Interval::of($lap->v0, $lap->v1) : Interval::of($lap->u0, $lap->u1);
 
-    /**
-     * The first stretch of a line that no run covers.
-     *
-     * @param  array<array{float, float}>  $runs
-     * @return array{float, float}|null
-     */
-    private static function firstBare(array $runs, float $from, float $to): ?array
-    {
-        sort($runs);
-        foreach ($runs as [$start, $end]) {
-            if ($start > $from) {
-                break;
-            }
-            $from = max($from, $end);
-        }
-        if ($from >= $to) {
-            return null;
-        }
-        $next = array_filter(array_column($runs, 0), fn (float $start): bool => $start > $from && $start < $to);
-
-        return [$from, $next === [] ? $to : min($next)];
+        return $stretch->isCoveredBy($runs) ? null : $lap;
     }
 
     /**
@@ -183,12 +182,10 @@ final readonly class Backing implements DetailCheck
             $members,
             fn (FramingMember $m): bool => $m->rect->u0 <= $left->u1 - $bearing && $m->rect->u1 >= $right->u0 + $bearing,
         );
-        $bare = self::firstBare(
+        $bare = Interval::of($foot, $top)->firstBare(
             array_map(fn (FramingMember $m): array => [$m->rect->v0, $m->rect->v1], $bear),
-            $foot,
-            $top,
         );
 
-        return $bare === null ? null : new Rect($left->u1, $bare[0], $right->u0, $bare[1]);
+        return $bare === null ? null : new Rect($left->u1, $bare->from, $right->u0, $bare->to);
     }
 }

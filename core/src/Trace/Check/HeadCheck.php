@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Apron\Trace\Check;
 
-use Apron\Detail\Detail;
 use Apron\Detail\Edge;
 use Apron\Detail\Laid;
+use Apron\Detail\Layout;
 use Apron\Detail\PieceRole;
 use Apron\Detail\Side;
 use Apron\Rules\Finding;
@@ -66,7 +66,7 @@ final readonly class HeadCheck implements DetailCheck
                     if (
                         $laid->rect()->u0 <= $u0 &&
                         $laid->rect()->u1 >= $u1 &&
-                        ! self::folded($rain->layout->detail, $laid, $u0, $u1)
+                        ! self::folded($rain->layout, $laid, $u0, $u1)
                     ) {
                         $verdict = self::at($rain, $laid, $strip, ($u0 + $u1) / 2);
                         $worst = $verdict->rank() < $worst->rank() ? $verdict : $worst;
@@ -105,7 +105,7 @@ final readonly class HeadCheck implements DetailCheck
     }
 
     /** Whether its top goes on into another patch of its piece over these places: a folded top is not a top edge. */
-    private static function folded(Detail $detail, Laid $laid, float $u0, float $u1): bool
+    private static function folded(Layout $layout, Laid $laid, float $u0, float $u1): bool
     {
         foreach ($laid->joined as $other) {
             $spans = $other->rect()->u0 <= $u0 && $other->rect()->u1 >= $u1;
@@ -113,25 +113,7 @@ final readonly class HeadCheck implements DetailCheck
                 $spans &&
                 ($other->patch->facet === $laid->patch->facet
                     ? $other->rect()->v0 === $laid->rect()->v1
-                    : self::foldsAtTop($detail, $laid, $other))
-            ) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    private static function foldsAtTop(Detail $detail, Laid $laid, Laid $other): bool
-    {
-        if ($detail->opening !== null) {
-            return $detail->opening->reaches($laid->patch->facet, $laid->rect(), $other->patch->facet) === 'v1';
-        }
-        foreach ($detail->folds as $fold) {
-            if (
-                $fold->from === $other->patch->facet &&
-                $fold->to === $laid->patch->facet &&
-                $laid->rect()->v1 === $fold->atV
+                    : $layout->endInto($laid, $other) === 'v1')
             ) {
                 return true;
             }

@@ -8,6 +8,7 @@ use Apron\Detail\Detail;
 use Apron\Detail\Laid;
 use Apron\Detail\Layout;
 use Apron\Detail\LeastLap;
+use Apron\Detail\Overlap;
 use Apron\Detail\Patch;
 use Apron\Detail\PieceKind;
 use Apron\Detail\Rect;
@@ -89,21 +90,10 @@ final readonly class Laps implements DetailCheck
         $laps = [];
         foreach ($layout->on as $facet => $laid) {
             $patches = self::whole(self::copies($laid));
-            foreach ($patches as $i => $inner) {
-                foreach (array_slice($patches, $i + 1) as $outer) {
-                    $lap =
-                        $inner->piece === $outer->piece
-                            ? null
-                            : self::between(
-                                $layout->detail,
-                                $inner,
-                                $outer,
-                                $patches,
-                                $strips->runsIn((string) $facet),
-                            );
-                    if ($lap !== null) {
-                        $laps[] = $lap;
-                    }
+            foreach (Overlap::among((string) $facet, $patches) as $overlap) {
+                $lap = self::between($layout, $overlap, $strips->runsIn((string) $facet));
+                if ($lap !== null) {
+                    $laps[] = $lap;
                 }
             }
         }
@@ -198,14 +188,10 @@ final readonly class Laps implements DetailCheck
         };
     }
 
-    /** @param  list<Laid>  $patches of the facet */
-    private static function between(Detail $detail, Laid $inner, Laid $outer, array $patches, bool $runsIn): ?Lap
+    private static function between(Layout $layout, Overlap $both, bool $runsIn): ?Lap
     {
+        [$inner, $outer, $overlap] = [$both->inner, $both->outer, $both->rect];
         [$a, $b] = [$outer->rect(), $inner->rect()];
-        $overlap = $a->overlap($b);
-        if ($overlap === null) {
-            return null;
-        }
         // Each must reach beyond the other at opposite ends; one within the other's range is a cover.
         $level = ($a->v1 > $b->v1 && $a->v0 > $b->v0) || ($b->v1 > $a->v1 && $b->v0 > $a->v0);
         $upright = ($a->u1 > $b->u1 && $a->u0 > $b->u0) || ($b->u1 > $a->u1 && $b->u0 > $a->u0);
@@ -214,15 +200,15 @@ final readonly class Laps implements DetailCheck
             return null;
         }
         if (
-            self::goesOnInside($detail, $outer, $overlap, $horizontal) ||
-            self::goesOnInside($detail, $inner, $overlap, $horizontal) ||
-            self::keptApart($inner, $outer, $overlap, $patches)
+            self::goesOnInside($layout, $outer, $overlap, $horizontal) ||
+            self::goesOnInside($layout, $inner, $overlap, $horizontal) ||
+            $both->isApart()
         ) {
             return null;
         }
         $size = $horizontal ? $overlap->height() : $overlap->width();
         $outerAbove = $a->v1 > $b->v1;
-        $row = self::least($detail, $outer, $inner);
+        $row = self::least($layout->detail, $outer, $inner);
         $least = $horizontal ? $row?->horizontal : $row?->end;
 
         return new Lap(
@@ -243,18 +229,16 @@ final readonly class Laps implements DetailCheck
      * Whether the edge of a patch that lies inside the overlap is joined to another patch of its piece: no edge is
      * there.
      */
-    private static function goesOnInside(Detail $detail, Laid $laid, Rect $overlap, bool $horizontal): bool
+    private static function goesOnInside(Layout $layout, Laid $laid, Rect $overlap, bool $horizontal): bool
     {
         $r = $laid->rect();
         foreach ($laid->joined as $other) {
             $o = $other->rect();
             if ($other->patch->facet !== $laid->patch->facet) {
                 // Folded over an arris where it ends.
-                $atFold = $horizontal
-                    ? ($overlap->v0 === $r->v0 && self::foldEnd($detail, $laid, $other, 'v0')) ||
-                        ($overlap->v1 === $r->v1 && self::foldEnd($detail, $laid, $other, 'v1'))
-                    : ($overlap->u0 === $r->u0 && self::foldEnd($detail, $laid, $other, 'u0')) ||
-                        ($overlap->u1 === $r->u1 && self::foldEnd($detail, $laid, $other, 'u1'));
+                $end = $layout->endInto($laid, $other);
+                $atFold =
+                    in_array($end, $horizontal ? ['v0', 'v1'] : ['u0', 'u1'], true) && $overlap->{$end} === $r->{$end};
                 if ($atFold) {
                     return true;
                 }
@@ -269,38 +253,6 @@ final readonly class Laps implements DetailCheck
                     $o->v0 <= $overlap->v0 &&
                     $o->v1 >= $overlap->v1;
             if ($meets) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /** Whether a patch passes over the arris at one of its ends into the other. */
-    private static function foldEnd(Detail $detail, Laid $laid, Laid $other, string $end): bool
-    {
-        [$from, $to] = [$laid->patch->facet, $other->patch->facet];
-        if ($detail->opening === null) {
-            foreach ($detail->folds as $fold) {
-                if (
-                    ($end === 'v0' && $fold->from === $from && $fold->to === $to) ||
-                    ($end === 'v1' && $fold->from === $to && $fold->to === $from)
-                ) {
-                    return true;
-                }
-            }
-
-            return false;
-        }
-
-        return $detail->opening->reaches($from, $laid->rect(), $to) === $end;
-    }
-
-    /** @param  list<Laid>  $patches */
-    private static function keptApart(Laid $inner, Laid $outer, Rect $overlap, array $patches): bool
-    {
-        foreach ($patches as $third) {
-            if ($third->order > $inner->order && $third->order < $outer->order && $third->rect()->contains($overlap)) {
                 return true;
             }
         }
