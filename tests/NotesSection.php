@@ -62,7 +62,7 @@ final class NotesSection extends ListSection
         return 'notes';
     }
 
-    protected function definition(): string
+    public function definition(): string
     {
         return 'Note';
     }

@@ -35,7 +35,8 @@ class DrillRun extends Model
             'title' => $this->title,
             'by' => $this->by,
             'at' => $this->at,
-            'order' => $this->order,
+            // An earlier version kept numbers as the text they were sent as.
+            'order' => array_map(intval(...), $this->order),
             'tries' => $this->tries,
             'broken' => $this->broken,
             'worst' => $this->worst,

@@ -90,7 +90,7 @@ it('will not take away a material that is still used', function () {
     [$project, $consultant] = practice();
     // Renamed so that the catalogue cannot stand in for it.
     $file = ProjectFormat::write(app(StoredProject::class)->open($project));
-    $json = str_replace('"clt"', '"own-board"', $file);
+    $json = str_replace(['"clt"', '"family": "own-board"'], ['"own-board"', '"family": "clt"'], $file);
     $own = app(ProjectImport::class)->parse($json, $consultant);
     $this->actingAs($consultant)
         ->deleteJson("/api/projects/{$own->id}/documents/material/own-board", ['revision' => 1])

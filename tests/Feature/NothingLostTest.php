@@ -359,7 +359,7 @@ it('cuts off what asks for too much, in words', function () {
         range(0, 59),
     );
     $materials = array_column(array_map(fn ($m) => [$m->id, $m], (new Apron\Material\Catalogue)->all()), 1, 0);
-    $lumber = array_key_first(array_filter($materials, fn ($m): bool => $m->family === 'lumber'));
+    $lumber = array_key_first(array_filter($materials, fn ($m): bool => $m->family?->id === 'lumber'));
     $layers = array_map(
         fn (array $l): array => isset($l['framing']) ? ['framing' => ['material' => $lumber] + $l['framing']] + $l : $l,
         $layers,

@@ -9,6 +9,7 @@ require_once __DIR__.'/../NotesSection.php';
 // A section that only this test knows: it is stored, shown, assessed, kept, removed and exported without a line for it
 // anywhere.
 beforeEach(function () {
+    $this->described = false;
     app()->instance(Sections::class, Sections::usual()->with(new NotesSection));
     [$this->project, $this->consultant] = practice();
     $this->actingAs($this->consultant);

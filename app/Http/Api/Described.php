@@ -55,7 +55,9 @@ final class Described
     {
         $described = [];
         foreach ($answers as $status => $answer) {
-            [$says, $schema] = is_array($answer) ? $answer : [$answer, null];
+            // What is refused is always told in the same shape.
+            $usual = $status >= 400 ? 'Refusal' : null;
+            [$says, $schema] = is_array($answer) ? $answer : [$answer, $usual];
             $described[] = new OA\Response(
                 response: $status,
                 description: $says,

@@ -34,7 +34,7 @@ class DocumentController
             id: 'saveDocument',
             answers: [
                 200 => ['as saved', 'Document'],
-                409 => 'saved by somebody else in the meantime; both sides',
+                409 => ['saved by somebody else in the meantime; both sides', 'Conflict'],
                 422 => 'cannot be used',
             ],
         ),
@@ -62,7 +62,7 @@ class DocumentController
             id: 'removeDocument',
             answers: [
                 204 => 'removed, and to be brought back by saving over it',
-                409 => 'saved by somebody else in the meantime',
+                409 => ['saved by somebody else in the meantime', 'Conflict'],
                 422 => 'something else stands on it',
             ],
         ),

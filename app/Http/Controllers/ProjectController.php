@@ -35,7 +35,7 @@ class ProjectController
     ) {
     }
 
-    #[Api\Get('/api/projects', id: 'projects', answers: [200 => 'the projects of one’s organisation'])]
+    #[Api\Get('/api/projects', id: 'projects', answers: [200 => ['the projects of one’s organisation', 'ProjectRow[]']])]
     public function index(Request $request): JsonResponse
     {
         $given = $request->validate([
@@ -66,7 +66,7 @@ class ProjectController
         );
     }
 
-    #[Api\Post('/api/projects', id: 'createProject', answers: [201 => 'a new, empty project'])]
+    #[Api\Post('/api/projects', id: 'createProject', answers: [201 => ['a new, empty project', 'Created']])]
     public function store(Request $request): JsonResponse
     {
         $given = $request->validate([
@@ -86,7 +86,7 @@ class ProjectController
             '/api/projects/import',
             id: 'importProject',
             answers: [
-                201 => 'the imported project',
+                201 => ['the imported project', 'Created'],
                 422 => 'the file cannot be used',
             ],
         ),
@@ -155,7 +155,7 @@ class ProjectController
             '/api/projects/{project}/materials',
             id: 'materials',
             answers: [
-                200 => 'the project’s own and the catalogue’s',
+                200 => ['the project’s own and the catalogue’s', 'Material[]'],
             ],
         ),
     ]
@@ -172,7 +172,7 @@ class ProjectController
         return new JsonResponse($rows);
     }
 
-    #[Api\Get('/api/projects/{project}/export.json', id: 'exportFile', answers: [200 => 'the project file'])]
+    #[Api\Get('/api/projects/{project}/export.json', id: 'exportFile', answers: [200 => ['the project file', 'ProjectFile']])]
     public function exportFile(Project $project): Response
     {
         return new Response(ProjectFormat::write($this->stored->open($project)), 200, [

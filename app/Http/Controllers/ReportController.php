@@ -21,7 +21,7 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 
 class ReportController
 {
-    #[Api\Get('/api/projects/{project}/reports', id: 'reports', answers: [200 => 'newest first'])]
+    #[Api\Get('/api/projects/{project}/reports', id: 'reports', answers: [200 => ['newest first', 'Report[]']])]
     public function index(Project $project): JsonResponse
     {
         return new JsonResponse(
@@ -29,7 +29,7 @@ class ReportController
         );
     }
 
-    #[Api\Post('/api/projects/{project}/reports', id: 'printReport', answers: [202 => 'on the queue'])]
+    #[Api\Post('/api/projects/{project}/reports', id: 'printReport', answers: [202 => ['on the queue', 'Report']])]
     public function store(Request $request, Project $project): JsonResponse
     {
         $given = $request->validate(['cards' => 'nullable|string|max:80']);
@@ -64,7 +64,7 @@ class ReportController
             '/api/reports/{report}/cancel',
             id: 'cancelReport',
             answers: [
-                200 => 'cancelled, where it was not done yet',
+                200 => ['cancelled, where it was not done yet', 'Report'],
             ],
         ),
     ]
@@ -77,7 +77,7 @@ class ReportController
         return new JsonResponse($report->refresh()->toShape());
     }
 
-    #[Api\Get('/api/reports/{report}', id: 'report', answers: [200 => 'how far it has come'])]
+    #[Api\Get('/api/reports/{report}', id: 'report', answers: [200 => ['how far it has come', 'Report']])]
     public function show(Report $report): JsonResponse
     {
         return new JsonResponse($report->toShape());

@@ -30,7 +30,7 @@ class SessionController
             '/api/sign-in',
             id: 'signIn',
             answers: [
-                200 => 'who signed in',
+                200 => ['who signed in', 'Person'],
                 422 => 'no such person',
             ],
         ),
@@ -69,7 +69,7 @@ class SessionController
         return new JsonResponse(null, 204);
     }
 
-    #[Api\Get('/api/me', id: 'me', answers: [200 => 'the person signed in'])]
+    #[Api\Get('/api/me', id: 'me', answers: [200 => ['the person signed in', 'Person']])]
     public function me(Request $request): JsonResponse
     {
         $user = Person::of($request);

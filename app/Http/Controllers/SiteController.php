@@ -46,7 +46,7 @@ class SiteController
             '/api/projects/{project}/site/events',
             id: 'addSiteEvents',
             answers: [
-                200 => 'how many were new; those known are passed over',
+                200 => ['how many were new; those known are passed over', 'EventsTaken'],
                 422 => 'cannot be used',
             ],
         ),
@@ -72,7 +72,7 @@ class SiteController
             '/api/projects/{project}/photographs',
             id: 'addPhotograph',
             answers: [
-                201 => 'its digest',
+                201 => ['its digest', 'TakenPhotograph'],
                 422 => 'no picture, or too large',
             ],
         ),

@@ -48,6 +48,9 @@ interface DocumentSection extends Section
      */
     public function documents(array $file): array;
 
+    /** The name of one document's schema among the definitions. */
+    public function definition(): string;
+
     /** What is said of one document; null where the project has none of that key. */
     public function told(Project $project, string $key, Words $words): ?Told;
 

@@ -23,9 +23,6 @@ abstract class ListSection implements DocumentSection
     /** The list in the file, and what of `apron-assessment/1` its rows stand in unless `told` says otherwise. */
     abstract public function section(): string;
 
-    /** The name of a row's schema among the definitions. */
-    abstract protected function definition(): string;
-
     /**
      * @return TRow
      *

@@ -1236,12 +1236,6 @@ export interface components {
             details?: components["schemas"]["DetailFigures"][];
             findings: components["schemas"]["Finding"][];
         };
-        BriefContent: {
-            project: components["schemas"]["ProjectHead"];
-            climate?: components["schemas"]["Climate"];
-            indoor?: components["schemas"]["IndoorAir"];
-            conditions?: components["schemas"]["Condition"][];
-        };
         Document: {
             kind: string;
             key: string;
@@ -1251,60 +1245,6 @@ export interface components {
             save: string | null;
             /** @description why it can no longer be read */
             broken: string | null;
-        };
-        ProjectDocuments: {
-            id: string;
-            may_edit: boolean;
-            brief: {
-                kind: string;
-                key: string;
-                revision: number;
-                content: components["schemas"]["BriefContent"];
-                /** @description the id that its last save was sent with */
-                save: string | null;
-                /** @description why it can no longer be read */
-                broken: string | null;
-            };
-            assemblies: {
-                kind: string;
-                key: string;
-                revision: number;
-                content: components["schemas"]["Assembly"];
-                /** @description the id that its last save was sent with */
-                save: string | null;
-                /** @description why it can no longer be read */
-                broken: string | null;
-            }[];
-            details: {
-                kind: string;
-                key: string;
-                revision: number;
-                content: components["schemas"]["Detail"];
-                /** @description the id that its last save was sent with */
-                save: string | null;
-                /** @description why it can no longer be read */
-                broken: string | null;
-            }[];
-            openings: {
-                kind: string;
-                key: string;
-                revision: number;
-                content: components["schemas"]["ScheduledOpening"];
-                /** @description the id that its last save was sent with */
-                save: string | null;
-                /** @description why it can no longer be read */
-                broken: string | null;
-            }[];
-            materials: {
-                kind: string;
-                key: string;
-                revision: number;
-                content: components["schemas"]["Material"];
-                /** @description the id that its last save was sent with */
-                save: string | null;
-                /** @description why it can no longer be read */
-                broken: string | null;
-            }[];
         };
         Check: {
             id: string;
@@ -1638,6 +1578,112 @@ export interface components {
              */
             today: "fail" | "caution" | "note" | "pass" | null;
         };
+        Person: {
+            id: string;
+            name: string;
+            /** @enum {string} */
+            role: "consultant" | "inspector";
+        };
+        ProjectRow: {
+            id: string;
+            name: string;
+            updated: string;
+        };
+        Created: {
+            id: string;
+        };
+        Report: {
+            id: string;
+            /** @enum {string} */
+            state: "queued" | "printing" | "done" | "failed" | "cancelled";
+            percent: number;
+            doing: string;
+            by: string;
+            at: string | null;
+        };
+        EventsTaken: {
+            new: number;
+        };
+        TakenPhotograph: {
+            sha256: string;
+            width: number;
+            height: number;
+        };
+        /** @description what was wrong, where, and what would be right */
+        Refusal: {
+            message: string;
+            pointer?: string;
+            value?: string;
+            expected?: string;
+            line?: number;
+            errors?: Record<string, never>;
+            event?: string;
+        };
+        Conflict: {
+            message: string;
+            theirs: components["schemas"]["Document"];
+            yours: unknown;
+        };
+        BriefContent: {
+            project: components["schemas"]["ProjectHead"];
+            climate?: components["schemas"]["Climate"];
+            indoor?: components["schemas"]["IndoorAir"];
+            conditions?: components["schemas"]["Condition"][];
+        };
+        ProjectDocuments: {
+            id: string;
+            may_edit: boolean;
+            brief: {
+                kind: string;
+                key: string;
+                revision: number;
+                content: components["schemas"]["BriefContent"];
+                /** @description the id that its last save was sent with */
+                save: string | null;
+                /** @description why it can no longer be read */
+                broken: string | null;
+            };
+            materials: {
+                kind: string;
+                key: string;
+                revision: number;
+                content: components["schemas"]["Material"];
+                /** @description the id that its last save was sent with */
+                save: string | null;
+                /** @description why it can no longer be read */
+                broken: string | null;
+            }[];
+            assemblies: {
+                kind: string;
+                key: string;
+                revision: number;
+                content: components["schemas"]["Assembly"];
+                /** @description the id that its last save was sent with */
+                save: string | null;
+                /** @description why it can no longer be read */
+                broken: string | null;
+            }[];
+            details: {
+                kind: string;
+                key: string;
+                revision: number;
+                content: components["schemas"]["Detail"];
+                /** @description the id that its last save was sent with */
+                save: string | null;
+                /** @description why it can no longer be read */
+                broken: string | null;
+            }[];
+            openings: {
+                kind: string;
+                key: string;
+                revision: number;
+                content: components["schemas"]["ScheduledOpening"];
+                /** @description the id that its last save was sent with */
+                save: string | null;
+                /** @description why it can no longer be read */
+                broken: string | null;
+            }[];
+        };
     };
     responses: never;
     parameters: never;
@@ -1672,14 +1718,18 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
             };
             /** @description cannot be used */
             422: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -1708,7 +1758,9 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -1748,7 +1800,9 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Climate"][];
+                };
             };
         };
     };
@@ -1777,7 +1831,9 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -1806,7 +1862,9 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -1837,14 +1895,18 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Conflict"];
+                };
             };
             /** @description cannot be used */
             422: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -1873,14 +1935,18 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Conflict"];
+                };
             };
             /** @description something else stands on it */
             422: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -1955,7 +2021,9 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -1973,7 +2041,9 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["ProjectRow"][];
+                };
             };
         };
     };
@@ -1991,7 +2061,9 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Created"];
+                };
             };
         };
     };
@@ -2009,14 +2081,18 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Created"];
+                };
             };
             /** @description the file cannot be used */
             422: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -2083,7 +2159,9 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Material"][];
+                };
             };
         };
     };
@@ -2103,7 +2181,9 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["ProjectFile"];
+                };
             };
         };
     };
@@ -2143,7 +2223,9 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Report"][];
+                };
             };
         };
     };
@@ -2163,7 +2245,9 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Report"];
+                };
             };
         };
     };
@@ -2183,7 +2267,9 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Report"];
+                };
             };
         };
     };
@@ -2203,7 +2289,9 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Report"];
+                };
             };
         };
     };
@@ -2292,7 +2380,9 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -2321,7 +2411,9 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -2375,7 +2467,9 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -2430,7 +2524,9 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -2470,14 +2566,18 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Person"];
+                };
             };
             /** @description no such person */
             422: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -2513,7 +2613,9 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Person"];
+                };
             };
         };
     };
@@ -2557,14 +2659,18 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["EventsTaken"];
+                };
             };
             /** @description cannot be used */
             422: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -2584,14 +2690,18 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["TakenPhotograph"];
+                };
             };
             /** @description no picture, or too large */
             422: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
             };
         };
     };

@@ -31,7 +31,7 @@ final class AssembliesSection extends ListSection
         return 'assemblies';
     }
 
-    protected function definition(): string
+    public function definition(): string
     {
         return 'Assembly';
     }

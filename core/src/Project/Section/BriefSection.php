@@ -25,6 +25,11 @@ final class BriefSection implements DocumentSection
         return 'brief';
     }
 
+    public function definition(): string
+    {
+        return 'BriefContent';
+    }
+
     public function section(): string
     {
         return 'brief';

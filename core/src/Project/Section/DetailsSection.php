@@ -48,7 +48,7 @@ final class DetailsSection extends ListSection
         return false;
     }
 
-    protected function definition(): string
+    public function definition(): string
     {
         return 'Detail';
     }

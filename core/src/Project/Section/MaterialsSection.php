@@ -33,7 +33,7 @@ final class MaterialsSection extends ListSection
         return true;
     }
 
-    protected function definition(): string
+    public function definition(): string
     {
         return 'Material';
     }

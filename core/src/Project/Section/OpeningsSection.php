@@ -41,7 +41,7 @@ final class OpeningsSection extends ListSection
         return false;
     }
 
-    protected function definition(): string
+    public function definition(): string
     {
         return 'ScheduledOpening';
     }
