@@ -60,7 +60,14 @@ $left = is_file('docs/mutants.json')
 $known = array_map(fn (array $row): string => "{$row['file']}|{$row['line']}|{$row['change']}", $left);
 
 $sites = [];
-foreach ([...glob('core/src/Trace/*.php') ?: [], ...glob('core/src/Trace/Check/*.php') ?: [], 'core/src/Detail/Layout.php', 'core/src/Detail/Laid.php'] as $file) {
+foreach (
+    [
+        ...glob('core/src/Trace/*.php') ?: [],
+        ...glob('core/src/Trace/Check/*.php') ?: [],
+        'core/src/Detail/Layout.php',
+        'core/src/Detail/Laid.php',
+    ] as $file
+) {
     if ($names !== [] && ! in_array(basename($file), $names, true)) {
         continue;
     }

@@ -47,7 +47,8 @@ abstract class TestCase extends BaseTestCase
     private function demandDescribed(string $method, string $route, TestResponse $response): void
     {
         self::$api ??= json_decode((string) file_get_contents(__DIR__.'/../docs/formats/openapi.json'));
-        $answers = self::$api->paths->{$route}->{$method}->responses ?? Assert::fail("$method $route is not described.");
+        $answers =
+            self::$api->paths->{$route}->{$method}->responses ?? Assert::fail("$method $route is not described.");
         $status = $response->getStatusCode();
         $described = $answers->{$status} ?? null;
         if ($described === null) {
@@ -58,7 +59,11 @@ abstract class TestCase extends BaseTestCase
         }
         $schema = $described->content->{'application/json'}->schema ?? null;
         $json = str_contains((string) $response->headers->get('Content-Type'), 'json');
-        Assert::assertSame($schema !== null, $json && $status !== 204, "$method $route $status: JSON and not described.");
+        Assert::assertSame(
+            $schema !== null,
+            $json && $status !== 204,
+            "$method $route $status: JSON and not described.",
+        );
         if ($schema !== null) {
             $this->demandValid($schema, json_decode((string) $response->getContent()), "$method $route $status");
         }

@@ -11,7 +11,7 @@ it('has the surface resistances and air layers of ISO 6946:2017, tables 7 and 8 
     float $surface,
     array $air,
 ) {
-    expect($flow->inside())->toBe($surface);
+    expect(Apron\Assembly\SurfaceFilms::Iso->inside($flow))->toBe($surface);
     foreach ($air as $mm => $resistance) {
         expect($flow->airLayer($mm))->toEqualWithDelta($resistance, 1e-9);
     }

@@ -19,7 +19,13 @@ use Illuminate\Http\Response;
 
 class ClimateController
 {
-    #[Api\Get('/api/climates', id: 'climates', answers: [200 => ['the made-up climates that ship with Apron', 'Climate[]']])]
+    #[
+        Api\Get(
+            '/api/climates',
+            id: 'climates',
+            answers: [200 => ['the made-up climates that ship with Apron', 'Climate[]']],
+        ),
+    ]
     public function index(GenericClimates $climates): JsonResponse
     {
         return new JsonResponse(array_map(ClimateFormat::writeClimate(...), $climates->all()));

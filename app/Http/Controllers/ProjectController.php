@@ -35,7 +35,13 @@ class ProjectController
     ) {
     }
 
-    #[Api\Get('/api/projects', id: 'projects', answers: [200 => ['the projects of one’s organisation', 'ProjectRow[]']])]
+    #[
+        Api\Get(
+            '/api/projects',
+            id: 'projects',
+            answers: [200 => ['the projects of one’s organisation', 'ProjectRow[]']],
+        ),
+    ]
     public function index(Request $request): JsonResponse
     {
         $given = $request->validate([
@@ -172,7 +178,13 @@ class ProjectController
         return new JsonResponse($rows);
     }
 
-    #[Api\Get('/api/projects/{project}/export.json', id: 'exportFile', answers: [200 => ['the project file', 'ProjectFile']])]
+    #[
+        Api\Get(
+            '/api/projects/{project}/export.json',
+            id: 'exportFile',
+            answers: [200 => ['the project file', 'ProjectFile']],
+        ),
+    ]
     public function exportFile(Project $project): Response
     {
         return new Response(ProjectFormat::write($this->stored->open($project)), 200, [

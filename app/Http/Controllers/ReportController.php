@@ -44,16 +44,14 @@ class ReportController
             422,
             "No detail “{$cards}” in this project.",
         );
-        $report = $project
-            ->reports()
-            ->create([
-                'cards' => $cards,
-                'by' => Person::of($request)->name,
-                'user_id' => Person::of($request)->id,
-                'state' => 'queued',
-                'percent' => 0,
-                'doing' => 'waiting for the printer',
-            ]);
+        $report = $project->reports()->create([
+            'cards' => $cards,
+            'by' => Person::of($request)->name,
+            'user_id' => Person::of($request)->id,
+            'state' => 'queued',
+            'percent' => 0,
+            'doing' => 'waiting for the printer',
+        ]);
         PrintReport::dispatch($report->id);
 
         return new JsonResponse($report->toShape(), 202);

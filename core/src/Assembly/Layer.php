@@ -69,7 +69,7 @@ final readonly class Layer
     /** ng/(Pa·s·m²), dry cup */
     public function permeance(): float
     {
-        return 200 / $this->sd();
+        return Material::permeanceOfSd($this->sd());
     }
 
     public function vapourClass(): VapourClass

@@ -6,6 +6,7 @@ namespace Apron\Assembly;
 
 use Apron\Json\CoreData;
 use Apron\Json\Node;
+use Apron\Quantity\Conversion;
 
 /** How the resistance of a layer between steel studs is had, where the combined method must not be used. */
 enum MetalFraming: string
@@ -71,11 +72,11 @@ enum MetalFraming: string
                 'depth_mm' => $row->get('depth_mm')->number(),
                 'spacing_mm' => $row->get('spacing_mm')->number(),
                 'cavity' => array_map(
-                    fn (Node $pair): float => $pair->numbers(2)[0] * 0.1761102,
+                    fn (Node $pair): float => $pair->numbers(2)[0] * Conversion::RSI_PER_R,
                     $row->get('rows')->items(2),
                 ),
                 'effective' => array_map(
-                    fn (Node $pair): float => $pair->numbers(2)[1] * 0.1761102,
+                    fn (Node $pair): float => $pair->numbers(2)[1] * Conversion::RSI_PER_R,
                     $row->get('rows')->items(2),
                 ),
             ],

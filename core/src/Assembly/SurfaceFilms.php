@@ -4,29 +4,23 @@ declare(strict_types=1);
 
 namespace Apron\Assembly;
 
-/**
- * Two schools of surface resistance, m²K/W: ISO 6946:2017 table 7, and the winter films of North American practice,
- * R 0.68, 0.61 and 0.92 inside and 0.17 outside in h·ft²·°F/Btu (ASHRAE Handbook of Fundamentals, table of surface
- * film coefficients; from memory).
- */
+use Apron\Rules\RuleFigures;
+
+/** Two schools of surface resistance: that of ISO 6946, and the winter films of North American practice. */
 enum SurfaceFilms: string
 {
     case Iso = 'iso';
     case NorthAmerican = 'north-american';
 
+    /** m²K/W */
     public function inside(HeatFlow $flow): float
     {
-        return $this === self::Iso
-            ? $flow->inside()
-            : match ($flow) {
-                HeatFlow::Horizontal => 0.1198,
-                HeatFlow::Up => 0.1074,
-                HeatFlow::Down => 0.162,
-            };
+        return RuleFigures::of('physics')->table('films_m2k_w')[$this->value][$flow->value];
     }
 
+    /** m²K/W */
     public function outside(): float
     {
-        return $this === self::Iso ? HeatFlow::OUTSIDE : 0.0299;
+        return RuleFigures::of('physics')->table('films_m2k_w')[$this->value]['outside'];
     }
 }

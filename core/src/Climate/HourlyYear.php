@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Apron\Climate;
 
+use Apron\Rules\RuleFigures;
+
 /** A year hour by hour, 8760 of them from the first of January, and what it comes to by month. */
 final readonly class HourlyYear
 {
@@ -118,21 +120,24 @@ final readonly class HourlyYear
             );
             [$first, $warmest, $coldest] = [$first + $days * 24, max($warmest, $mean), min($coldest, $mean)];
         }
-        if ($heating <= 3000 && $heating > 2000 && $coldest > -3 && $coldest < 18 && $warmest < 22) {
+        $physics = RuleFigures::of('physics');
+        $marine = $physics->table('marine')['4C'];
+        if (
+            $heating > $marine['heating_above'] &&
+            $heating <= $marine['heating_most'] &&
+            $coldest > $marine['coldest_above'] &&
+            $coldest < $marine['coldest_below'] &&
+            $warmest < $marine['warmest_below']
+        ) {
             return '4C';
         }
+        foreach ($physics->table('zones') as $zone => $limit) {
+            if ($cooling > ($limit['cooling_above'] ?? INF) || $heating <= ($limit['heating_most'] ?? -1.0)) {
+                return (string) $zone;
+            }
+        }
 
-        return match (true) {
-            $cooling > 5000 => '1A',
-            $cooling > 3500 => '2A',
-            $cooling > 2500 && $heating <= 2000 => '3A',
-            $heating <= 2000 => '3A',
-            $heating <= 3000 => '4A',
-            $heating <= 4000 => '5A',
-            $heating <= 5000 => '6A',
-            $heating <= 7000 => '7',
-            default => '8',
-        };
+        return '8';
     }
 
     /**

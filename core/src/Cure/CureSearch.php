@@ -376,7 +376,7 @@ final class CureSearch
             if ($material->role() !== Role::Retarder) {
                 continue;
             }
-            $permeance = 200 / $material->sdOf($material->usualThicknessMm ?? 0.2);
+            $permeance = Material::permeanceOfSd($material->sdOf($material->usualThicknessMm ?? 0.2));
             $fits = $tighter ? $permeance <= $limit * 1.0001 : $permeance >= $limit * 0.9999;
             $nearer = $found === null || abs(log($permeance / $limit)) < abs(log($found->permeance() / $limit));
             if ($fits && $nearer && $this->clears($this->withSheet($at, $place, $material))) {

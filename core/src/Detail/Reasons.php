@@ -78,7 +78,11 @@ final class Reasons
         static $rules = null;
 
         return $rules ??= array_map(
-            fn (Node $row): array => [$row->get('before')->text(), $row->get('after')->text(), $row->get('why')->text()],
+            fn (Node $row): array => [
+                $row->get('before')->text(),
+                $row->get('after')->text(),
+                $row->get('why')->text(),
+            ],
             CoreData::read('figures/order')->get('rules')->items(1),
         );
     }

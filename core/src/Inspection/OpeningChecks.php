@@ -8,8 +8,7 @@ use Apron\Detail\Detail;
 use Apron\Detail\Piece;
 use Apron\Detail\PieceRole;
 use Apron\Detail\Rect;
-use Apron\Json\CoreData;
-use Apron\Json\Node;
+use Apron\Rules\RuleFigures;
 
 /**
  * The checks that an opening's own pieces call for: its laps and returns as drawn, each against the least the detail
@@ -21,11 +20,8 @@ final class OpeningChecks
     /** @var list<Check> */
     private array $checks = [];
 
-    private readonly Node $figures;
-
     private function __construct(private readonly Detail $detail)
     {
-        $this->figures = CoreData::read('figures/checks');
     }
 
     /** @return list<Check> in the order of the steps */
@@ -50,7 +46,7 @@ final class OpeningChecks
         if ($pan === null) {
             return;
         }
-        $least = $this->detail->panUpturn ?? $this->figure('pan_upturn_mm');
+        $least = $this->detail->panUpturn ?? RuleFigures::of('openings.figures')->figure('pan_upturn_mm');
         foreach (['left', 'right'] as $hand) {
             $upturn = $this->on($pan, "jamb-$hand");
             if ($upturn !== null) {
@@ -131,7 +127,7 @@ final class OpeningChecks
                 $hand,
                 $head,
                 $past[1] - $past[0],
-                $this->figure('head_strip_past_jamb_mm'),
+                RuleFigures::of('openings.flanged')->figure('head_strip_past_jamb_mm'),
                 new Measured('face', $past[0], $rect->v0 + 25, $past[1], $rect->v0 + 25),
             );
             $tape = $this->detail->piece("slit-tape-$hand");
@@ -232,11 +228,6 @@ final class OpeningChecks
             null,
             null,
         );
-    }
-
-    private function figure(string $name): float
-    {
-        return $this->figures->get($name)->get('value')->number();
     }
 
     private function id(string $what, string $place): string

@@ -16,6 +16,7 @@ use Apron\Climate\Condition;
 use Apron\Climate\IndoorAir;
 use Apron\Rules\Assessed;
 use Apron\Rules\Finding;
+use Apron\Rules\RuleFigures;
 use Apron\Rules\Words;
 use Apron\Vapour\AirPath;
 use Apron\Vapour\Drying;
@@ -27,8 +28,6 @@ use Apron\Vapour\SurfaceFactor;
 /** One assembly under the brief of its project: figures and findings. What the brief does not say is left out. */
 final class AssemblyAssessment implements Assessed
 {
-    private const SOLID_MM = 150.0;
-
     public readonly ThermalResistance $heat;
 
     /** @var list<Profile> the coldest month, then each condition */
@@ -179,11 +178,12 @@ final class AssemblyAssessment implements Assessed
     private function drying(Climate $climate, IndoorAir $indoors): array
     {
         $layers = $this->assembly->reckonedLayers();
+        $solid = RuleFigures::of('physics')->figure('solid_masonry_mm');
         // Rain that gets past the cladding comes to rest on the outermost thing behind it that water harms.
         $wetted = null;
         foreach ($layers as $i => $layer) {
             // Behind solid masonry there is no cladding for it to get past: the masonry soaks it up.
-            $wetted = $layer->thicknessMm > self::SOLID_MM && $layer->material->isReservoir() ? null : $wetted;
+            $wetted = $layer->thicknessMm > $solid && $layer->material->isReservoir() ? null : $wetted;
             $wetted = $this->assembly->kind === AssemblyKind::Wall && $layer->material->harmedByWater() ? $i : $wetted;
         }
         $drying = [];

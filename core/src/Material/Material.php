@@ -97,6 +97,12 @@ final readonly class Material
         };
     }
 
+    /** ng/(Pa·s·m²), of an sd in m */
+    public static function permeanceOfSd(float $sd): float
+    {
+        return (Air::VAPOUR_PERMEABILITY * 1e12) / $sd;
+    }
+
     /** m, of a permeance in ng/(Pa·s·m²) */
     public static function sdOfPermeance(float $permeance): float
     {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Apron\Material;
 
-use Apron\Quantity\Conversion;
+use Apron\Rules\RuleFigures;
 
 /**
  * Vapour retarder classes of the North American model codes, by dry-cup permeance
@@ -20,19 +20,13 @@ enum VapourClass: string
     /** @param  float  $permeance ng/(Pa·s·m²) */
     public static function ofPermeance(float $permeance): self
     {
-        $perms = $permeance / Conversion::NG_PER_PERM;
+        $physics = RuleFigures::of('physics');
 
         return match (true) {
-            $perms <= 0.1 => self::I,
-            $perms <= 1.0 => self::II,
-            $perms <= 10.0 => self::III,
+            $permeance <= $physics->permeance('class_i') => self::I,
+            $permeance <= $physics->permeance('class_ii') => self::II,
+            $permeance <= $physics->permeance('class_iii') => self::III,
             default => self::Open,
         };
-    }
-
-    /** @param  float  $sd m */
-    public static function ofSd(float $sd): self
-    {
-        return self::ofPermeance(200 / $sd);
     }
 }

@@ -14,6 +14,9 @@ final class Conversion
     /** m²K/W in one ft²·h·°F/Btu (international table): 0.3048² · (1/1.8) / (1055.05585262 / 3600). */
     public const RSI_PER_R = 0.17611018368230585;
 
+    /** g/m² in 1 oz/ft²: 28.349523125 g over 0.09290304 m² */
+    public const G_M2_PER_OZ_FT2 = 305.152;
+
     /** ng/(Pa·s·m²) in one US perm (0 °C), NIST SP 811: 5.721 35 E-11 kg/(Pa·s·m²). */
     public const NG_PER_PERM = 57.2135;
 

@@ -10,8 +10,8 @@ final readonly class Display
     /** key ending => [SI digits, SI unit, US factor, US digits, US unit] */
     private const KINDS = [
         '_g_m2_h' => [3, 'g/m²h', 1.4337, 3, 'gr/ft²h'],
-        '_g_m2' => [0, 'g/m²', 1 / 305.152, 3, 'oz/ft²'],
-        '_w_m2k' => [3, 'W/m²K', 0.17611018368230585, 3, 'Btu/h·ft²·°F'],
+        '_g_m2' => [0, 'g/m²', 1 / Conversion::G_M2_PER_OZ_FT2, 3, 'oz/ft²'],
+        '_w_m2k' => [3, 'W/m²K', Conversion::RSI_PER_R, 3, 'Btu/h·ft²·°F'],
         '_m2k_w' => [2, 'm²K/W', 1 / Conversion::RSI_PER_R, 1, 'R'],
         '_ng_pa_s_m2' => [0, 'ng/Pa·s·m²', 1 / Conversion::NG_PER_PERM, 2, 'perm'],
         '_l_s_m2' => [3, 'L/s·m²', 0.19685, 4, 'cfm/ft²'],

@@ -22,13 +22,23 @@ final class RuleFigures
     /** @var array<string, list<string>> */
     private array $lists = [];
 
+    /** @var array<string, array<string, array<string, float>>> */
+    private array $tables = [];
+
     private function __construct(private readonly Node $rules)
     {
     }
 
+    /** @param  string  $set  a file of figures, or a group within one: `openings.figures` */
     public static function of(string $set): self
     {
-        return self::$read[$set] ??= new self(CoreData::read("figures/$set"));
+        if (! isset(self::$read[$set])) {
+            [$file, $group] = [...explode('.', $set, 2), null];
+            $rules = CoreData::read("figures/$file");
+            self::$read[$set] = new self($group === null ? $rules : $rules->get($group));
+        }
+
+        return self::$read[$set];
     }
 
     public function figure(string $name): float
@@ -57,6 +67,25 @@ final class RuleFigures
     public function lists(string $name, ?string $word): bool
     {
         return $word !== null && in_array($word, $this->list($name), true);
+    }
+
+    /** @return array<string, array<string, float>> a whole table, row by row */
+    public function table(string $name): array
+    {
+        return $this->tables[$name] ??= array_map(
+            fn (Node $row): array => array_map(fn (Node $cell): float => $cell->number(), $row->entries()),
+            $this->rules->get($name)->get('value')->entries(),
+        );
+    }
+
+    /** @return list<array{float, float}> */
+    public function pairs(string $name): array
+    {
+        return array_map(function (Node $row): array {
+            [$least, $most] = $row->numbers(2);
+
+            return [$least, $most];
+        }, $this->rules->get($name)->get('value')->items(1));
     }
 
     /** One cell of a table, by row and column; null where the table has none. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Apron\Sealant;
 
+use Apron\Rules\RuleFigures;
+
 /**
  * A sealant joint that moves with temperature. Width = movement / what the sealant bears, and the tolerance of the gap
  * (ASTM C1472, from memory); depth half the width within 6 and 13 mm; backer rod a quarter to a third larger than the
@@ -11,10 +13,6 @@ namespace Apron\Sealant;
  */
 final readonly class SealantJoint
 {
-    public const LEAST_DEPTH_MM = 6.0;
-
-    public const MOST_DEPTH_MM = 13.0;
-
     /**
      * @param  float  $expansion  1/K
      * @param  float  $lengthMm  of what moves towards the joint
@@ -42,7 +40,10 @@ final readonly class SealantJoint
 
     public function widthMm(): float
     {
-        return max(self::LEAST_DEPTH_MM, $this->movementMm() / $this->movementClass + $this->toleranceMm);
+        return max(
+            RuleFigures::of('sealant')->figure('depth_least_mm'),
+            $this->movementMm() / $this->movementClass + $this->toleranceMm,
+        );
     }
 
     public function depthMm(): float
@@ -53,12 +54,16 @@ final readonly class SealantJoint
     /** Depth of the sealant in a joint of a width, mm. */
     public static function depthOf(float $widthMm): float
     {
-        return max(self::LEAST_DEPTH_MM, min(self::MOST_DEPTH_MM, $widthMm / 2));
+        $figures = RuleFigures::of('sealant');
+
+        return max($figures->figure('depth_least_mm'), min($figures->figure('depth_most_mm'), $widthMm / 2));
     }
 
     /** @return array{float, float} diameters of the backer rod that hold in a joint of a width, mm */
     public static function backerRod(float $widthMm): array
     {
-        return [1.25 * $widthMm, 1.33 * $widthMm];
+        $figures = RuleFigures::of('sealant');
+
+        return [$figures->figure('rod_least') * $widthMm, $figures->figure('rod_most') * $widthMm];
     }
 }

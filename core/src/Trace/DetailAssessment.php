@@ -106,7 +106,9 @@ final class DetailAssessment implements Assessed
     /** @return array<string, mixed> as `apron-assessment/1` has it */
     public function toArray(Words $words): array
     {
-        $told = array_merge(...array_map(fn (DetailCheck $check): array => $check->told(), array_values($this->checks)));
+        $told = array_merge(
+            ...array_map(fn (DetailCheck $check): array => $check->told(), array_values($this->checks)),
+        );
 
         return [
             'id' => $this->detail->id,
@@ -156,7 +158,10 @@ final class DetailAssessment implements Assessed
         }
         $strips = ['count' => count($this->strips)];
 
-        return [...$said, new Finding('detail.sound', Severity::Pass, $this->rain->subject(), $strips, self::trace())];
+        return [
+            ...$said,
+            new Finding('detail.sound', Severity::Pass, $this->rain->subject(), $strips, self::trace()),
+        ];
     }
 
     private static function trace(): Source

@@ -7,6 +7,7 @@ namespace Apron\Vapour;
 use Apron\Assembly\Assembly;
 use Apron\Assembly\Control;
 use Apron\Assembly\ThermalResistance;
+use Apron\Rules\RuleFigures;
 
 /**
  * Where indoor air that gets into an assembly comes to a stop: the inner face of the first closed layer behind the
@@ -70,6 +71,6 @@ final readonly class AirPath
     /** A sheet between two layers of wool that nobody made the air layer leaks at its laps and holes. */
     private static function sheet(float $thicknessMm): bool
     {
-        return $thicknessMm < 3;
+        return $thicknessMm < RuleFigures::of('physics')->figure('sheet_mm');
     }
 }

@@ -11,6 +11,7 @@ use Apron\Climate\Air;
 use Apron\Climate\Climate;
 use Apron\Climate\IndoorAir;
 use Apron\Climate\Month;
+use Apron\Material\Material;
 use Apron\Rules\RuleFigures;
 
 /**
@@ -43,13 +44,18 @@ final readonly class Drying
         IndoorAir $indoors,
         ?Exposure $exposure,
     ) {
+        $physics = RuleFigures::of('physics');
         $nodes = array_keys(array_filter($path->layer, fn (int $l): bool => $l === $at));
         $last = count($path->sd) - 1;
         [$from, $to] = [$nodes[0] - ($at === 0 && $nodes[0] === 0 ? 0 : 1), $nodes[count($nodes) - 1]];
-        $inSd = self::smart($path, 0, $from, 40.0) + ($path->sd[$to] - $path->sd[$from]) / 2;
-        $outSd = self::smart($path, $to, $last, 80.0) + ($path->sd[$to] - $path->sd[$from]) / 2;
-        $this->inwardPermeance = (Air::VAPOUR_PERMEABILITY * 1e12) / $inSd;
-        $this->outwardPermeance = (Air::VAPOUR_PERMEABILITY * 1e12) / $outSd;
+        $inSd =
+            self::smart($path, 0, $from, $physics->figure('smart_inward_rh_pct')) +
+            ($path->sd[$to] - $path->sd[$from]) / 2;
+        $outSd =
+            self::smart($path, $to, $last, $physics->figure('smart_outward_rh_pct')) +
+            ($path->sd[$to] - $path->sd[$from]) / 2;
+        $this->inwardPermeance = Material::permeanceOfSd($inSd);
+        $this->outwardPermeance = Material::permeanceOfSd($outSd);
         $middle = ($path->resistance[$from] + $path->resistance[$to]) / 2;
         $months = $leak = [];
         foreach ($climate->months as $m => $outdoors) {
@@ -84,6 +90,7 @@ final readonly class Drying
     public function way(): string
     {
         $limit = RuleFigures::of('practice')->figure('hardly_dries_g_m2_year') / 1000;
+        $share = RuleFigures::of('physics')->figure('one_way_share');
         [$in, $out] = [
             array_sum(array_column($this->months, 'inward')),
             array_sum(array_column($this->months, 'outward')),
@@ -91,8 +98,8 @@ final readonly class Drying
 
         return match (true) {
             $in + $out < $limit => 'hardly',
-            $in < 0.1 * $out => 'outward',
-            $out < 0.1 * $in => 'inward',
+            $in < $share * $out => 'outward',
+            $out < $share * $in => 'inward',
             default => 'both',
         };
     }

@@ -8,16 +8,11 @@ use Apron\Assembly\ThermalResistance;
 use Apron\Climate\Air;
 use Apron\Climate\Climate;
 use Apron\Climate\IndoorAir;
+use Apron\Rules\RuleFigures;
 
 /** Temperature factor of the inside surface against what mould asks for: ISO 13788:2012, clause 5. */
 final readonly class SurfaceFactor
 {
-    /** m²K/W, for an opaque surface behind furniture and curtains: ISO 13788:2012, table 2. */
-    private const RSI = 0.25;
-
-    /** Monthly mean relative humidity at the surface above which mould grows: ISO 13788:2012, 5.3. */
-    private const MOULD_HUMIDITY = 0.8;
-
     /** null where R is not known */
     public ?float $factor;
 
@@ -29,8 +24,10 @@ final readonly class SurfaceFactor
 
     public function __construct(ThermalResistance $heat, Climate $climate, IndoorAir $indoors)
     {
+        $physics = RuleFigures::of('physics');
+        [$rsi, $damp] = [$physics->figure('mould_rsi_m2k_w'), $physics->figure('mould_rh_pct') / 100];
         $total = $heat->total();
-        $this->factor = $total === null ? null : 1 - self::RSI / ($total - $heat->assembly->rsi() + self::RSI);
+        $this->factor = $total === null ? null : 1 - $rsi / ($total - $heat->assembly->rsi() + $rsi);
         [$least, $critical] = [null, null];
         foreach ($climate->months as $m => $outdoors) {
             $air = $indoors->during($m, $outdoors);
@@ -38,8 +35,7 @@ final readonly class SurfaceFactor
                 continue;
             }
             $needed =
-                (Air::dewPoint($air['pressure'] / self::MOULD_HUMIDITY) - $outdoors->celsius) /
-                ($air['celsius'] - $outdoors->celsius);
+                (Air::dewPoint($air['pressure'] / $damp) - $outdoors->celsius) / ($air['celsius'] - $outdoors->celsius);
             if ($least === null || $needed > $least) {
                 [$least, $critical] = [$needed, $m];
             }

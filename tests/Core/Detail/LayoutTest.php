@@ -112,7 +112,9 @@ it(
                 ['unit' => ['z' => [0, 80], 'joints' => $joints]],
             ),
         )->detail;
-        expect((new DetailAssessment($detail, new Apron\Trace\School($school)))->of(SillCheck::class)->sill['outer_joint'])->toBe($verdict);
+        expect(
+            (new DetailAssessment($detail, new Apron\Trace\School($school)))->of(SillCheck::class)->sill['outer_joint'],
+        )->toBe($verdict);
     },
 )->with([
     'of another school' => [[], false, Severity::Fail],
@@ -152,7 +154,9 @@ it('looks at the foot of the flange and at no other patch of it', function (
 ]);
 
 it('shields an upper corner only by a patch that it lies inside of', function (array $rect, Severity $verdict) {
-    expect(traced(openingDetail([one('strip', 'membrane', 1, $rect)]))->of(Corners::class)->corners['top-left'])->toBe($verdict);
+    expect(traced(openingDetail([one('strip', 'membrane', 1, $rect)]))->of(Corners::class)->corners['top-left'])->toBe(
+        $verdict,
+    );
 })->with([
     [[-10, 990, 500, 1100], Severity::Note],
     [[0, 990, 500, 1100], Severity::Fail],

@@ -376,13 +376,15 @@ it('says of a head strip that lies on the plane that it is exposed, by its edge'
         )
         ->toBe('fail')
         ->and(
-            traced(wallDetail([$plane, $strip('open'), one('x', 'sheet', 3, [0, 400, 1000, 600], ['role' => 'plane'])]))
-                ->of(HeadCheck::class)->head['strip']->value,
+            traced(
+                wallDetail([$plane, $strip('open'), one('x', 'sheet', 3, [0, 400, 1000, 600], ['role' => 'plane'])]),
+            )->of(HeadCheck::class)->head['strip']->value,
         )
         ->toBe('fail')
         ->and(
-            traced(wallDetail([$plane, $strip('open'), one('x', 'sheet', 3, [0, 500, 1000, 1000])]))->of(HeadCheck::class)->head['strip']
-                ->value,
+            traced(wallDetail([$plane, $strip('open'), one('x', 'sheet', 3, [0, 500, 1000, 1000])]))->of(
+                HeadCheck::class,
+            )->head['strip']->value,
         )
         ->toBe('fail');
 });

@@ -9,7 +9,10 @@ require_once __DIR__.'/Support.php';
 /** Where outdoor air comes in that gets to the room. @return list<string> */
 function leaks(array $detail): array
 {
-    return array_map(fn (array $leak) => "{$leak['gap']} ".($leak['facet'] ?? 'outdoors'), traced($detail)->of(GapVolumes::class)->leaks);
+    return array_map(
+        fn (array $leak) => "{$leak['gap']} ".($leak['facet'] ?? 'outdoors'),
+        traced($detail)->of(GapVolumes::class)->leaks,
+    );
 }
 
 it('follows outdoor air through the gaps to the room as its reasons say', function (

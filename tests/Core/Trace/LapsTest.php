@@ -112,8 +112,9 @@ it('takes patches joined along a whole edge in one step as one, however often th
     );
     $laps = fn (array $patches) => array_map(
         fn (Lap $l) => $l->size,
-        traced(openingDetail([piece('low', 'sheet', 1, $patches), one('up', 'sheet', 5, [-400, -200, 1400, -20])]))
-            ->of(Laps::class)->laps,
+        traced(openingDetail([piece('low', 'sheet', 1, $patches), one('up', 'sheet', 5, [-400, -200, 1400, -20])]))->of(
+            Laps::class,
+        )->laps,
     );
     expect($laps($rows([-450, -100])))
         ->toBe([100.0])
@@ -226,7 +227,8 @@ it('finds no edge at an arris, where the wall goes on past it', function (array 
     expect(
         array_map(
             fn ($lap) => [$lap->facet, $lap->size],
-            traced($detail + ['pieces' => [$folded, one('up', 'membrane', 2, [0, 600, 1000, 1000])]])->of(Laps::class)->laps,
+            traced($detail + ['pieces' => [$folded, one('up', 'membrane', 2, [0, 600, 1000, 1000])]])->of(Laps::class)
+                ->laps,
         ),
     )->toBe($expected);
 })->with(['folded' => [['j'], []], 'slit at the arris' => [['k'], [['face', 100.0]]]]);

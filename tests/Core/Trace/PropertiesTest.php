@@ -87,7 +87,10 @@ function shapeOf(array $detail): array
 /** Every length of a detail times a factor. */
 function scaled(array $detail, float $k): array
 {
-    $detail['facets']['face'] = array_map(fn (array $r) => array_map(fn ($x) => $x * $k, $r), $detail['facets']['face']);
+    $detail['facets']['face'] = array_map(
+        fn (array $r) => array_map(fn ($x) => $x * $k, $r),
+        $detail['facets']['face'],
+    );
     foreach ($detail['pieces'] as &$piece) {
         foreach ($piece['patches'] as &$patch) {
             $patch['rect'] = array_map(fn ($x) => $x * $k, $patch['rect']);
@@ -175,7 +178,9 @@ it('is never made worse by a patch wholly under everything else', function (int 
             ->and($outcome === 'wets substrate' || $rank[$after[$place][0]] <= $rank[$outcome])
             ->toBeTrue("$place: $outcome → {$after[$place][0]}");
     }
-})->with(array_values(array_filter(range(1, 60), fn (int $seed) => (randomWall($seed)['penetrations'] ?? []) === [])));
+})->with(
+    array_values(array_filter(range(1, 60), fn (int $seed) => (randomWall($seed)['penetrations'] ?? []) === [])),
+);
 
 it('gives every strip an end, and as many lines of defence as an outcome allows', function (int $seed) {
     foreach (shapeOf(randomWall($seed))['strips'] as $strip) {
@@ -218,7 +223,12 @@ it(
         }
         expect(array_filter($assessed->of(Laps::class)->laps, fn ($lap) => $lap->verdict->value === 'fail'))
             ->toBe([])
-            ->and(array_filter($assessed->of(VerticalJoints::class)->joints, fn ($j) => $j['verdict']->value === 'fail'))
+            ->and(
+                array_filter(
+                    $assessed->of(VerticalJoints::class)->joints,
+                    fn ($j) => $j['verdict']->value === 'fail',
+                ),
+            )
             ->toBe([])
             ->and($assessed->of(Corners::class)->corners['bottom-left']->value)
             ->toBe('pass')
@@ -231,7 +241,14 @@ it(
             ->and($assessed->of(Corners::class)->corners['top-left']->value)
             ->toBe('pass');
     },
-)->with([[400, 450, 90], [610, 700, 140], [900, 1200, 184], [1220, 2100, 235], [2400, 1200, 140], [5800, 3000, 300]]);
+)->with([
+    [400, 450, 90],
+    [610, 700, 140],
+    [900, 1200, 184],
+    [1220, 2100, 235],
+    [2400, 1200, 140],
+    [5800, 3000, 300],
+]);
 
 /**
  * Every generator with each of its choices, over a grid of sizes: the sizes an opening takes, or three of what a joint
@@ -377,7 +394,9 @@ it('dresses units coupled side by side: a cover over every mullion, and the prom
     );
     expect($open)->not->toBe([]);
 })->with(
-    array_values(array_filter(array_keys(Apron\Method\Methods::all()), fn (string $n) => str_contains($n, 'flanged'))),
+    array_values(
+        array_filter(array_keys(Apron\Method\Methods::all()), fn (string $n) => str_contains($n, 'flanged')),
+    ),
 );
 
 it('keeps a unit without flange on its sill, and says so', function () {
@@ -391,7 +410,11 @@ it('keeps a unit without flange on its sill, and says so', function () {
     )->toThrow(Apron\Drafting\CannotGenerate::class, 'no more than 60 mm');
 });
 
-it('refuses an order that contradicts itself, with the patch', function (array $pieces, string $pointer, string $why) {
+it('refuses an order that contradicts itself, with the patch', function (
+    array $pieces,
+    string $pointer,
+    string $why,
+) {
     try {
         traced(wallDetail($pieces));
     } catch (FileRefused $refused) {
@@ -430,7 +453,11 @@ it('refuses an order that contradicts itself, with the patch', function (array $
         '/pieces/1/patches',
         'weave',
     ],
-    'outside its facet' => [[one('a', 'sheet', 1, [0, 0, 1200, 600])], '/pieces/0/patches/0/rect', 'within the facet'],
+    'outside its facet' => [
+        [one('a', 'sheet', 1, [0, 0, 1200, 600])],
+        '/pieces/0/patches/0/rect',
+        'within the facet',
+    ],
     'no size' => [[one('a', 'sheet', 1, [0, 0, 0, 600])], '/pieces/0/patches/0/rect', 'u0 < u1'],
     'turned inside out' => [[one('a', 'sheet', 1, [0, 600, 100, 0])], '/pieces/0/patches/0/rect', 'v0 < v1'],
 ]);

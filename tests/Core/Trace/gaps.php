@@ -17,7 +17,11 @@ $panel = fn (string $id, int $u0, int $u1) => piece(
     [['face', [$u0, 0, $u1, 1000]]],
     ['role' => 'plane', 'air' => true, 'air_layer' => true],
 );
-$joint = ['id' => 'joint', 'mouths' => [['facet' => 'face', 'rect' => [998, 0, 1002, 1000]]], 'joins' => ['indoors']];
+$joint = [
+    'id' => 'joint',
+    'mouths' => [['facet' => 'face', 'rect' => [998, 0, 1002, 1000]]],
+    'joins' => ['indoors'],
+];
 $behind = fn (string $id, int $u0, int $u1, array $joins = ['joint']) => [
     'id' => $id,
     'mouths' => [['facet' => 'foot', 'rect' => [$u0, 90, $u1, 94]]],
@@ -48,7 +52,10 @@ $returns = [
 ];
 $behindSheathing = [
     'id' => 'behind-sheathing',
-    'mouths' => array_map(fn (string $facet) => ['facet' => $facet, 'rect' => $returns[$facet]], array_keys($returns)),
+    'mouths' => array_map(
+        fn (string $facet) => ['facet' => $facet, 'rect' => $returns[$facet]],
+        array_keys($returns),
+    ),
     'joins' => ['indoors'],
 ];
 $boards = piece(
@@ -131,7 +138,10 @@ return [
     ],
     'two lengths of tape, lapped' => [
         $wall(
-            [one('upper', 'tape', 3, [950, 450, 1050, 1000], $air), one('lower', 'tape', 2, [950, 0, 1050, 500], $air)],
+            [
+                one('upper', 'tape', 3, [950, 450, 1050, 1000], $air),
+                one('lower', 'tape', 2, [950, 0, 1050, 500], $air),
+            ],
             [$joint],
         ),
         [],
@@ -139,7 +149,10 @@ return [
     ],
     'two lengths of tape, a gap between' => [
         $wall(
-            [one('upper', 'tape', 3, [950, 501, 1050, 1000], $air), one('lower', 'tape', 2, [950, 0, 1050, 500], $air)],
+            [
+                one('upper', 'tape', 3, [950, 501, 1050, 1000], $air),
+                one('lower', 'tape', 2, [950, 0, 1050, 500], $air),
+            ],
             [$joint],
         ),
         ['joint face'],
@@ -214,10 +227,9 @@ return [
         'the liners cross from the sheathing to the framing and are bonded',
     ],
     'no liner at one jamb' => [
-        $window(
-            array_values(array_filter($lined, fn (array $p) => $p['id'] !== 'liner-jamb-left')),
-            [$behindSheathing],
-        ),
+        $window(array_values(array_filter($lined, fn (array $p) => $p['id'] !== 'liner-jamb-left')), [
+            $behindSheathing,
+        ]),
         ['behind-sheathing jamb-left'],
         'behind the sheathing into the cavities, and by them into the room',
     ],
@@ -245,7 +257,11 @@ return [
     ],
     'a mouth inside of the inner seal' => [
         $window($lined, [
-            ['id' => 'deep', 'mouths' => [['facet' => 'sill', 'rect' => [0, 100, 1000, 110]]], 'joins' => ['indoors']],
+            [
+                'id' => 'deep',
+                'mouths' => [['facet' => 'sill', 'rect' => [0, 100, 1000, 110]]],
+                'joins' => ['indoors'],
+            ],
         ]),
         [],
         'it lies on the room’s side: no outdoor air comes to it',

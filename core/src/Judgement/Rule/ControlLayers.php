@@ -77,7 +77,7 @@ final class ControlLayers implements Rule
         $name = ['layer' => $material->name];
         switch ($control) {
             case Control::Vapour:
-                $most = $rules->figure('vapour_permeance_most_ng_pa_s_m2');
+                $most = $rules->permeance('vapour_permeance_most');
 
                 return $layer->permeance() <= $most
                     ? []
@@ -90,7 +90,7 @@ final class ControlLayers implements Rule
                                 'permeance_ng_pa_s_m2' => $layer->permeance(),
                                 'most_ng_pa_s_m2' => $most,
                             ],
-                            $rules->source('vapour_permeance_most_ng_pa_s_m2'),
+                            $rules->source('vapour_permeance_most'),
                         ),
                     ];
             case Control::Air:
@@ -118,7 +118,7 @@ final class ControlLayers implements Rule
                     ? [new Finding('control.water-soaks', Severity::Fail, $subject, $name, $material->source)]
                     : [];
             case Control::Heat:
-                $most = $rules->figure('heat_conductivity_most_w_mk');
+                $most = RuleFigures::of('practice')->figure('insulation_w_mk');
                 $conductivity = $material->conductivity;
 
                 return $conductivity === null || $conductivity > $most
@@ -130,7 +130,7 @@ final class ControlLayers implements Rule
                             $name + [
                                 'resistance_m2k_w' => $layer->resistance($assessed->assembly->heatFlow()),
                             ],
-                            $rules->source('heat_conductivity_most_w_mk'),
+                            RuleFigures::of('practice')->source('insulation_w_mk'),
                         ),
                     ]
                     : [];

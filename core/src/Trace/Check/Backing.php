@@ -180,7 +180,8 @@ final readonly class Backing implements DetailCheck
         }
         $bear = array_filter(
             $members,
-            fn (FramingMember $m): bool => $m->rect->u0 <= $left->u1 - $bearing && $m->rect->u1 >= $right->u0 + $bearing,
+            fn (FramingMember $m): bool => $m->rect->u0 <= $left->u1 - $bearing &&
+                $m->rect->u1 >= $right->u0 + $bearing,
         );
         $bare = Interval::of($foot, $top)->firstBare(
             array_map(fn (FramingMember $m): array => [$m->rect->v0, $m->rect->v1], $bear),

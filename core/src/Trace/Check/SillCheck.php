@@ -142,7 +142,7 @@ final readonly class SillCheck implements DetailCheck
                 }
             }
         }
-        $least = $layout->detail->panUpturn ?? RuleFigures::of('laps')->figure('pan_upturn_mm');
+        $least = $layout->detail->panUpturn ?? RuleFigures::of('openings.figures')->figure('pan_upturn_mm');
         $upturn = min($ends);
 
         return [
