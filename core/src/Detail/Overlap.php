@@ -7,7 +7,7 @@ namespace Apron\Detail;
 /** Two patches of different pieces that lie over each other on a facet. */
 final readonly class Overlap
 {
-    /** @param  list<Laid>  $between  patches whose order lies between theirs and that lie over some of it */
+    /** @param  list<Laid>  $between  patches over the inner one whose order lies between theirs */
     private function __construct(
         public string $facet,
         public Laid $inner,
@@ -33,8 +33,7 @@ final readonly class Overlap
                     continue;
                 }
                 if ($inner->piece !== $outer->piece) {
-                    $between = array_filter($over, fn (Laid $l): bool => $l->rect()->overlap($rect) !== null);
-                    $overlaps[] = new self($facet, $inner, $outer, $rect, array_values($between));
+                    $overlaps[] = new self($facet, $inner, $outer, $rect, $over);
                 }
                 $over[] = $outer;
             }
