@@ -20,6 +20,7 @@ final readonly class Detail
      * @param  list<LeastLap>  $leastLaps
      * @param  list<Step>  $steps
      * @param  list<Gap>  $gaps
+     * @param  list<string>  $between
      */
     public function __construct(
         public string $id,
@@ -39,6 +40,8 @@ final readonly class Detail
         public array $steps,
         public ?Generated $generated,
         public array $gaps,
+        /** ids of the assemblies it stands in or between; none where it stands for itself */
+        public array $between = [],
     ) {
     }
 
@@ -83,6 +86,7 @@ final readonly class Detail
             steps: $steps,
             generated: null,
             gaps: $this->gaps,
+            between: $this->between,
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Apron\Detail;
 
+use Apron\Assembly\Control;
 use Apron\Json\FileRefused;
 use Apron\Json\Node;
 use Apron\Material\Materials;
@@ -35,6 +36,7 @@ final class DetailFormat
         'pan_upturn_mm',
         'steps',
         'generated',
+        'between',
     ];
 
     /** @var array<string, Facet> */
@@ -86,6 +88,7 @@ final class DetailFormat
             steps: array_map($this->step(...), $node->optional('steps')?->items() ?? []),
             generated: $this->generated($node->optional('generated')),
             gaps: $this->gaps($node->optional('gaps')),
+            between: self::between($node->optional('between')),
         );
         try {
             new Layout($detail);
@@ -108,6 +111,21 @@ final class DetailFormat
         }
 
         return $pieces;
+    }
+
+    /**
+     * @return list<string> ids of the assemblies that a detail or an opening stands in or between: one, or two
+     *
+     * @throws FileRefused
+     */
+    public static function between(?Node $node): array
+    {
+        $ids = [];
+        foreach ($node?->items(1, 2) ?? [] as $row) {
+            $ids[] = in_array($row->id(), $ids, true) ? $row->refuse('another assembly than the first') : $row->id();
+        }
+
+        return $ids;
     }
 
     private function opening(?Node $node): ?OpeningGeometry
@@ -237,7 +255,11 @@ final class DetailFormat
     {
         $node->object(['from', 'to', 'at_v'], ['from', 'to', 'at_v']);
 
-        return new Fold($this->facet($node->get('from')), $this->facet($node->get('to')), $node->get('at_v')->number());
+        return new Fold(
+            $this->facet($node->get('from')),
+            $this->facet($node->get('to')),
+            $node->get('at_v')->number(),
+        );
     }
 
     /** @return list<Piece> */
@@ -258,7 +280,7 @@ final class DetailFormat
                 if (isset($patchIds[$patch->id])) {
                     $row->get('patches')
                         ->items()[$i]->get('id')
-                        ->refuse('an id that no other patch of this detail has');
+                            ->refuse('an id that no other patch of this detail has');
                 }
                 $patchIds[$patch->id] = true;
             }
@@ -272,7 +294,20 @@ final class DetailFormat
     private function piece(Node $node, array $ids): Piece
     {
         $node->object(
-            ['id', 'material', 'kind', 'role', 'air', 'air_layer', 'step', 'under', 'edges', 'patches', 'cut'],
+            [
+                'id',
+                'material',
+                'kind',
+                'role',
+                'air',
+                'air_layer',
+                'step',
+                'under',
+                'edges',
+                'patches',
+                'cut',
+                'controls',
+            ],
             ['id', 'material', 'kind', 'step', 'patches'],
         );
         $step = $node->get('step')->integer(1, 999);
@@ -292,6 +327,10 @@ final class DetailFormat
                 $node->get('patches')->items(1, self::MOST_PIECES),
             ),
             cut: $this->cut($node->optional('cut')),
+            states: array_map(
+                fn (Node $n): Control => $n->oneOf(Control::class),
+                $node->optional('controls')?->items(0, 4) ?? [],
+            ),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Apron\Detail;
 
+use Apron\Assembly\Control;
 use Apron\Json\Written;
 
 /** Writes a detail as DetailFormat reads it. */
@@ -63,6 +64,7 @@ final class DetailWriter
                 ]),
                 $detail->gaps,
             ),
+            'between' => $detail->between,
             'least_laps' => array_map(
                 fn (LeastLap $lap): array => Written::without([
                     'outer' => $lap->outer,
@@ -152,6 +154,7 @@ final class DetailWriter
             'edges' => self::edges($piece->edges),
             'patches' => array_map(fn (Patch $patch): array => self::patch($patch, $piece), $piece->patches),
             'cut' => $piece->cut?->toArray(),
+            'controls' => array_map(fn (Control $c): string => $c->value, $piece->states),
         ]);
     }
 

@@ -33,7 +33,8 @@ final class Laid
     public function runs(Side $side): array
     {
         $rect = $this->patch->rect;
-        [$from, $to] = $side === Side::Top || $side === Side::Bottom ? [$rect->u0, $rect->u1] : [$rect->v0, $rect->v1];
+        [$from, $to] =
+            $side === Side::Top || $side === Side::Bottom ? [$rect->u0, $rect->u1] : [$rect->v0, $rect->v1];
         $cuts = [$from, $to];
         foreach ([$this->patch->edges, $this->piece->edges] as $edges) {
             $stated = $edges->stated[$side->value] ?? null;

@@ -8,7 +8,11 @@ namespace Apron\Detail;
 final readonly class Penetration
 {
     /** @param  list<string>  $sealedTo pieces */
-    public function __construct(public string $id, public string $facet, public Rect $rect, public array $sealedTo)
-    {
+    public function __construct(
+        public string $id,
+        public string $facet,
+        public Rect $rect,
+        public array $sealedTo,
+    ) {
     }
 }

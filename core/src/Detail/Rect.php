@@ -36,7 +36,10 @@ final readonly class Rect
 
     public function contains(self $other): bool
     {
-        return $other->u0 >= $this->u0 && $other->v0 >= $this->v0 && $other->u1 <= $this->u1 && $other->v1 <= $this->v1;
+        return $other->u0 >= $this->u0 &&
+            $other->v0 >= $this->v0 &&
+            $other->u1 <= $this->u1 &&
+            $other->v1 <= $this->v1;
     }
 
     /**

@@ -65,30 +65,23 @@ abstract class DetailGenerator implements Generator
         return static::NAME;
     }
 
-    /**
-     * The detail without what every detail has: made by the classes below from checked sizes.
-     *
-     * @param  array<string, float>  $s  sizes
-     * @param  array<string, Material>  $used
-     * @param  array<string, string>  $chosen
-     */
+    /** The detail without what every detail has: made by the classes below from checked sizes. */
     abstract protected function draw(
         string $id,
         string $title,
-        array $s,
-        array $used,
-        array $chosen,
+        Sizes $s,
+        Used $used,
+        Choices $chosen,
         Generated $generated,
     ): Detail;
 
     /**
      * Where sizes leave no room for the method.
      *
-     * @param  array<string, float>  $s
      *
      * @throws CannotGenerate
      */
-    abstract protected function demandRoom(array $s): void;
+    abstract protected function demandRoom(Sizes $s): void;
 
     public function make(string $id, string $title, array $parameters, Materials $materials): Detail
     {
@@ -199,9 +192,8 @@ abstract class DetailGenerator implements Generator
 
     /**
      * @param  array<string, float|string>  $parameters
-     * @return array<string, float>
      */
-    private function sizes(array $parameters): array
+    private function sizes(array $parameters): Sizes
     {
         $sizes = [];
         foreach (static::EXTENTS as $name => [$least, $most]) {
@@ -220,18 +212,14 @@ abstract class DetailGenerator implements Generator
             $sizes[$name] = $this->within($name, $value, $figure['least'], $figure['most']);
         }
 
-        return $sizes;
+        return new Sizes($sizes);
     }
 
-    /**
-     * What one size may not pass because of another.
-     *
-     * @param  array<string, float>  $s
-     */
-    protected function demandBelow(array $s, string $name, float $most, string $why): void
+    /** What one size may not pass because of another. */
+    protected function demandBelow(Sizes $s, string $name, float $most, string $why): void
     {
-        if ($s[$name] >= $most) {
-            throw new CannotGenerate($name, $s[$name], sprintf('less than %g mm, %s', $most, $why));
+        if ($s->figure($name) >= $most) {
+            throw new CannotGenerate($name, $s->figure($name), sprintf('less than %g mm, %s', $most, $why));
         }
     }
 
@@ -245,7 +233,9 @@ abstract class DetailGenerator implements Generator
             throw new CannotGenerate(
                 $name,
                 $value,
-                $most === null ? sprintf('%g%s or more', $least, $unit) : sprintf('%g to %g%s', $least, $most, $unit),
+                $most === null
+                    ? sprintf('%g%s or more', $least, $unit)
+                    : sprintf('%g to %g%s', $least, $most, $unit),
             );
         }
 
@@ -254,9 +244,8 @@ abstract class DetailGenerator implements Generator
 
     /**
      * @param  array<string, float|string>  $parameters
-     * @return array<string, string>
      */
-    private function choices(array $parameters): array
+    private function choices(array $parameters): Choices
     {
         $chosen = [];
         foreach (static::CHOICES as $name => $of) {
@@ -266,14 +255,13 @@ abstract class DetailGenerator implements Generator
             }
         }
 
-        return $chosen;
+        return new Choices($chosen);
     }
 
     /**
      * @param  array<string, float|string>  $parameters
-     * @return array<string, Material>
      */
-    private function materials(array $parameters, Materials $materials): array
+    private function materials(array $parameters, Materials $materials): Used
     {
         $used = [];
         foreach (static::MATERIALS as $name => $usual) {
@@ -283,7 +271,7 @@ abstract class DetailGenerator implements Generator
                 throw new CannotGenerate($name, $id, 'the id of a material of the project or the catalogue');
         }
 
-        return $used;
+        return new Used($used);
     }
 
     /**

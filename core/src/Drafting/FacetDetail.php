@@ -17,7 +17,6 @@ use Apron\Detail\PlacedFastener;
 use Apron\Detail\Rect;
 use Apron\Json\CoreData;
 use Apron\Json\Node;
-use Apron\Material\Material;
 
 /** A detail that is no opening: a few facets, the arrises between them, and pieces laid on them. */
 abstract class FacetDetail extends DetailGenerator
@@ -38,53 +37,40 @@ abstract class FacetDetail extends DetailGenerator
     }
 
     /**
-     * @param  array<string, float>  $s
-     * @param  array<string, string>  $chosen
      * @return array<string, array{float, float, float, float}> by name: u from, v from, u to, v to
      */
-    abstract protected function facets(array $s, array $chosen): array;
+    abstract protected function facets(Sizes $s, Choices $chosen): array;
 
     /**
-     * @param  array<string, float>  $s
-     * @param  array<string, string>  $chosen
      * @return list<array{string, array<string, float|int|string>}> what each step does, with the figures of its words
      */
-    abstract protected function does(array $s, array $chosen): array;
+    abstract protected function does(Sizes $s, Choices $chosen): array;
 
     /**
-     * @param  array<string, float>  $s  sizes
-     * @param  array<string, Material>  $used
-     * @param  array<string, string>  $chosen
      * @return list<Piece>
      */
-    abstract protected function pieces(array $s, array $used, array $chosen): array;
+    abstract protected function pieces(Sizes $s, Used $used, Choices $chosen): array;
 
     /**
-     * @param  array<string, float>  $s
-     * @param  array<string, string>  $chosen
      * @return list<Fold>
      */
-    protected function folds(array $s, array $chosen): array
+    protected function folds(Sizes $s, Choices $chosen): array
     {
         return [];
     }
 
     /**
-     * @param  array<string, float>  $s
-     * @param  array<string, string>  $chosen
      * @return list<Penetration>
      */
-    protected function penetrations(array $s, array $chosen): array
+    protected function penetrations(Sizes $s, Choices $chosen): array
     {
         return [];
     }
 
     /**
-     * @param  array<string, float>  $s
-     * @param  array<string, string>  $chosen
      * @return list<PlacedFastener>
      */
-    protected function fasteners(array $s, array $chosen): array
+    protected function fasteners(Sizes $s, Choices $chosen): array
     {
         return [];
     }
@@ -92,10 +78,9 @@ abstract class FacetDetail extends DetailGenerator
     /**
      * What stands behind a facet, where a method's joints must lie on it.
      *
-     * @param  array<string, float>  $s
      * @return list<FramingMember>
      */
-    protected function framing(array $s): array
+    protected function framing(Sizes $s): array
     {
         return [];
     }
@@ -103,25 +88,23 @@ abstract class FacetDetail extends DetailGenerator
     /**
      * Volumes of air between the layers.
      *
-     * @param  array<string, float>  $s
-     * @param  array<string, string>  $chosen
      * @return list<Gap>
      */
-    protected function gaps(array $s, array $chosen): array
+    protected function gaps(Sizes $s, Choices $chosen): array
     {
         return [];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
     }
 
     protected function draw(
         string $id,
         string $title,
-        array $s,
-        array $used,
-        array $chosen,
+        Sizes $s,
+        Used $used,
+        Choices $chosen,
         Generated $generated,
     ): Detail {
         $facets = [];

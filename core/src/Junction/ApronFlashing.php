@@ -8,7 +8,10 @@ use Apron\Detail\CutSize;
 use Apron\Detail\Fold;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
+use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -33,41 +36,41 @@ final class ApronFlashing extends FacetDetail
         return Outcome::Shed;
     }
 
-    protected function facets(array $s, array $chosen): array
+    protected function facets(Sizes $s, Choices $chosen): array
     {
         return [
-            'wall' => [0.0, 0.0, $s['length_mm'], $s['side_mm']],
-            'roof' => [0.0, 0.0, $s['length_mm'], $s['side_mm']],
+            'wall' => [0.0, 0.0, $s->mm('length'), $s->mm('side')],
+            'roof' => [0.0, 0.0, $s->mm('length'), $s->mm('side')],
         ];
     }
 
-    protected function folds(array $s, array $chosen): array
+    protected function folds(Sizes $s, Choices $chosen): array
     {
-        return [new Fold('wall', 'roof', $s['side_mm'])];
+        return [new Fold('wall', 'roof', $s->mm('side'))];
     }
 
-    protected function does(array $s, array $chosen): array
+    protected function does(Sizes $s, Choices $chosen): array
     {
         return [
-            ['underlay-upturn', ['upturn_mm' => $s['underlay_up_mm']]],
+            ['underlay-upturn', ['upturn_mm' => $s->mm('underlay_up')]],
             ['roof-covering', []],
-            ['apron', ['upstand_mm' => $s['upstand_mm'], 'apron_mm' => $s['apron_mm']]],
-            ['sheet-over-upstand', ['lap_mm' => $s['lap_mm'], 'clear_mm' => $s['upstand_mm'] - $s['lap_mm']]],
+            ['apron', ['upstand_mm' => $s->mm('upstand'), 'apron_mm' => $s->mm('apron')]],
+            ['sheet-over-upstand', ['lap_mm' => $s->mm('lap'), 'clear_mm' => $s->mm('upstand') - $s->mm('lap')]],
         ];
     }
 
-    protected function pieces(array $s, array $used, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
     {
-        [$w, $side] = [$s['length_mm'], $s['side_mm']];
+        [$w, $side] = [$s->mm('length'), $s->mm('side')];
 
         return [
-            $this->laid('underlay', $used['underlay_material'], PieceKind::Membrane, 1, [
+            $this->laid('underlay', $used->of('underlay'), PieceKind::Membrane, 1, [
                 $this->patch('underlay.roof', 'roof', [0, 0, $w, $side], ['u'], 1),
-                $this->patch('underlay.wall', 'wall', [0, 0, $w, $s['underlay_up_mm']], ['u'], 1),
+                $this->patch('underlay.wall', 'wall', [0, 0, $w, $s->mm('underlay_up')], ['u'], 1),
             ]),
             $this->laid(
                 'roof-covering',
-                $used['covering_material'],
+                $used->of('covering'),
                 PieceKind::Board,
                 2,
                 [$this->patch('roof-covering.roof', 'roof', [0, 0, $w, $side], [], 2)],
@@ -78,34 +81,42 @@ final class ApronFlashing extends FacetDetail
             ),
             $this->laid(
                 'apron',
-                $used['apron_material'],
+                $used->of('apron'),
                 PieceKind::Metal,
                 3,
                 [
-                    $this->patch('apron.wall', 'wall', [0, 0, $w, $s['upstand_mm']], ['a'], 3),
-                    $this->patch('apron.roof', 'roof', [0, $side - $s['apron_mm'], $w, $side], ['a'], 3, null, true),
+                    $this->patch('apron.wall', 'wall', [0, 0, $w, $s->mm('upstand')], ['a'], 3),
+                    $this->patch(
+                        'apron.roof',
+                        'roof',
+                        [0, $side - $s->mm('apron'), $w, $side],
+                        ['a'],
+                        3,
+                        null,
+                        true,
+                    ),
                 ],
                 PieceRole::HeadFlashing,
-                new CutSize($w, $s['upstand_mm'] + $s['apron_mm']),
+                new CutSize($w, $s->mm('upstand') + $s->mm('apron')),
                 null,
                 false,
             ),
             $this->laid(
                 'sheet',
-                $used['sheet_material'],
+                $used->of('sheet'),
                 PieceKind::Sheet,
                 4,
-                [$this->patch('sheet.wall', 'wall', [0, $s['upstand_mm'] - $s['lap_mm'], $w, $side], [], 4)],
+                [$this->patch('sheet.wall', 'wall', [0, $s->mm('upstand') - $s->mm('lap'), $w, $side], [], 4)],
                 PieceRole::Plane,
             ),
         ];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'lap_mm', $s['upstand_mm'], 'the upstand, so that the sheet ends clear of the roof');
-        $this->demandBelow($s, 'upstand_mm', $s['side_mm'], 'the wall that is drawn');
-        $this->demandBelow($s, 'underlay_up_mm', $s['side_mm'], 'the wall that is drawn');
-        $this->demandBelow($s, 'apron_mm', $s['side_mm'], 'the roof that is drawn');
+        $this->demandBelow($s, 'lap_mm', $s->mm('upstand'), 'the upstand, so that the sheet ends clear of the roof');
+        $this->demandBelow($s, 'upstand_mm', $s->mm('side'), 'the wall that is drawn');
+        $this->demandBelow($s, 'underlay_up_mm', $s->mm('side'), 'the wall that is drawn');
+        $this->demandBelow($s, 'apron_mm', $s->mm('side'), 'the roof that is drawn');
     }
 }

@@ -6,7 +6,10 @@ namespace Apron\Junction;
 
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
+use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -33,27 +36,33 @@ final class BelowGradeToWall extends FacetDetail
         return Outcome::Recovered;
     }
 
-    protected function does(array $s, array $chosen): array
+    protected function does(Sizes $s, Choices $chosen): array
     {
         return [
-            ['waterproofing', ['below_mm' => $s['below_top_mm']]],
-            ['coat-over-waterproofing', ['lap_mm' => $s['coat_lap_mm']]],
+            ['waterproofing', ['below_mm' => $s->mm('below_top')]],
+            ['coat-over-waterproofing', ['lap_mm' => $s->mm('coat_lap')]],
             ['foundation-board', []],
         ];
     }
 
-    protected function pieces(array $s, array $used, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
     {
-        [$w, $side] = [$s['length_mm'], $s['side_mm']];
-        $down = $side - $s['below_top_mm'] - $s['coat_lap_mm'];
+        [$w, $side] = [$s->mm('length'), $s->mm('side')];
+        $down = $side - $s->mm('below_top') - $s->mm('coat_lap');
 
         return [
-            $this->laid('waterproofing', $used['waterproofing_material'], PieceKind::Membrane, 1, [
-                $this->patch('waterproofing.foundation', 'foundation', [0, 0, $w, $side - $s['below_top_mm']], [], 1),
+            $this->laid('waterproofing', $used->of('waterproofing'), PieceKind::Membrane, 1, [
+                $this->patch(
+                    'waterproofing.foundation',
+                    'foundation',
+                    [0, 0, $w, $side - $s->mm('below_top')],
+                    [],
+                    1,
+                ),
             ]),
             $this->laid(
                 'wall-coat',
-                $used['coat_material'],
+                $used->of('coat'),
                 PieceKind::Fluid,
                 2,
                 [
@@ -64,14 +73,14 @@ final class BelowGradeToWall extends FacetDetail
             ),
             $this->laid(
                 'foundation-board',
-                $used['board_material'],
+                $used->of('board'),
                 PieceKind::Board,
                 3,
                 [
                     $this->patch(
                         'foundation-board.foundation',
                         'foundation',
-                        [0, 0, $w, $side - $s['below_top_mm'] / 2],
+                        [0, 0, $w, $side - $s->mm('below_top') / 2],
                         [],
                         3,
                     ),
@@ -84,8 +93,8 @@ final class BelowGradeToWall extends FacetDetail
         ];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'below_top_mm', $s['side_mm'] - $s['coat_lap_mm'], 'the foundation that is drawn');
+        $this->demandBelow($s, 'below_top_mm', $s->mm('side') - $s->mm('coat_lap'), 'the foundation that is drawn');
     }
 }

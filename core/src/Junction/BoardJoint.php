@@ -9,7 +9,10 @@ use Apron\Detail\FramingMember;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Detail\Rect;
+use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -28,24 +31,24 @@ final class BoardJoint extends FacetDetail
         return Outcome::ReliesOnBond;
     }
 
-    protected function facets(array $s, array $chosen): array
+    protected function facets(Sizes $s, Choices $chosen): array
     {
-        return ['face' => [0.0, 0.0, $s['length_mm'], 2 * $s['side_mm']]];
+        return ['face' => [0.0, 0.0, $s->mm('length'), 2 * $s->mm('side')]];
     }
 
-    protected function does(array $s, array $chosen): array
+    protected function does(Sizes $s, Choices $chosen): array
     {
         return [
-            ['boards-gapped', ['gap_mm' => $s['gap_mm']]],
-            ['upright-seams', ['tape_mm' => $s['tape_mm']]],
-            ['level-seams', ['tape_mm' => $s['tape_mm']]],
+            ['boards-gapped', ['gap_mm' => $s->mm('gap')]],
+            ['upright-seams', ['tape_mm' => $s->mm('tape')]],
+            ['level-seams', ['tape_mm' => $s->mm('tape')]],
         ];
     }
 
-    protected function pieces(array $s, array $used, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
     {
-        [$w, $side, $half, $gap] = [$s['length_mm'], $s['side_mm'], $s['tape_mm'] / 2, $s['gap_mm'] / 2];
-        [$material, $kind] = [$used['board_material'], PieceKind::Board];
+        [$w, $side, $half, $gap] = [$s->mm('length'), $s->mm('side'), $s->mm('tape') / 2, $s->mm('gap') / 2];
+        [$material, $kind] = [$used->of('board'), PieceKind::Board];
 
         return [
             $this->onFace('board-lower', $material, $kind, 1, [0, 0, $w, $side - $gap], PieceRole::Plane),
@@ -67,7 +70,7 @@ final class BoardJoint extends FacetDetail
             ),
             $this->onFace(
                 'seam-upper',
-                $used['tape_material'],
+                $used->of('tape'),
                 PieceKind::Tape,
                 2,
                 [$w / 2 - $half, $side, $w / 2 + $half, 2 * $side],
@@ -76,7 +79,7 @@ final class BoardJoint extends FacetDetail
             ),
             $this->onFace(
                 'level-seam',
-                $used['tape_material'],
+                $used->of('tape'),
                 PieceKind::Tape,
                 3,
                 [0, $side - $half, $w, $side + $half],
@@ -86,22 +89,22 @@ final class BoardJoint extends FacetDetail
         ];
     }
 
-    protected function framing(array $s): array
+    protected function framing(Sizes $s): array
     {
-        [$middle, $half] = [$s['length_mm'] / 2 + $s['stud_offset_mm'], $s['stud_mm'] / 2];
+        [$middle, $half] = [$s->mm('length') / 2 + $s->mm('stud_offset'), $s->mm('stud') / 2];
 
         return [
             new FramingMember(
                 'face',
-                new Rect(max(0.0, $middle - $half), 0.0, min($s['length_mm'], $middle + $half), 2 * $s['side_mm']),
+                new Rect(max(0.0, $middle - $half), 0.0, min($s->mm('length'), $middle + $half), 2 * $s->mm('side')),
             ),
         ];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'stud_offset_mm', $s['length_mm'] / 2, 'the boards that are drawn');
-        $this->demandBelow($s, 'gap_mm', $s['tape_mm'] - 50, 'so that the tape holds 25 mm on both boards');
-        $this->demandBelow($s, 'tape_mm', min($s['side_mm'], $s['length_mm'] / 2), 'the boards beside the joint');
+        $this->demandBelow($s, 'stud_offset_mm', $s->mm('length') / 2, 'the boards that are drawn');
+        $this->demandBelow($s, 'gap_mm', $s->mm('tape') - 50, 'so that the tape holds 25 mm on both boards');
+        $this->demandBelow($s, 'tape_mm', min($s->mm('side'), $s->mm('length') / 2), 'the boards beside the joint');
     }
 }

@@ -8,7 +8,10 @@ use Apron\Detail\CutSize;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Detail\PlacedFastener;
+use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -33,14 +36,14 @@ final class CladdingBracket extends FacetDetail
         return Outcome::ReliesOnBond;
     }
 
-    protected function facets(array $s, array $chosen): array
+    protected function facets(Sizes $s, Choices $chosen): array
     {
-        $m = $s['margin_mm'];
+        $m = $s->mm('margin');
 
-        return ['face' => [-$m, -$m, $s['width_mm'] + $m, $s['height_mm'] + $m]];
+        return ['face' => [-$m, -$m, $s->mm('width') + $m, $s->mm('height') + $m]];
     }
 
-    protected function fasteners(array $s, array $chosen): array
+    protected function fasteners(Sizes $s, Choices $chosen): array
     {
         $through = ['bracket', 'bracket-patch', 'plane'];
 
@@ -48,8 +51,8 @@ final class CladdingBracket extends FacetDetail
             fn (int $i): PlacedFastener => new PlacedFastener(
                 "screw-$i",
                 'face',
-                ($s['width_mm'] * $i) / 3,
-                $s['height_mm'] / 2,
+                ($s->mm('width') * $i) / 3,
+                $s->mm('height') / 2,
                 $through,
                 $through,
             ),
@@ -57,19 +60,19 @@ final class CladdingBracket extends FacetDetail
         );
     }
 
-    protected function does(array $s, array $chosen): array
+    protected function does(Sizes $s, Choices $chosen): array
     {
-        return [['plane-over-wall', []], ['bracket-patch', ['past_mm' => $s['patch_mm']]], ['bracket', []]];
+        return [['plane-over-wall', []], ['bracket-patch', ['past_mm' => $s->mm('patch')]], ['bracket', []]];
     }
 
-    protected function pieces(array $s, array $used, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
     {
-        [$w, $h, $m, $p] = [$s['width_mm'], $s['height_mm'], $s['margin_mm'], $s['patch_mm']];
+        [$w, $h, $m, $p] = [$s->mm('width'), $s->mm('height'), $s->mm('margin'), $s->mm('patch')];
 
         return [
             $this->laid(
                 'plane',
-                $used['membrane_material'],
+                $used->of('membrane'),
                 PieceKind::Membrane,
                 1,
                 [$this->patch('plane.face', 'face', [-$m, -$m, $w + $m, $h + $m], [], 1)],
@@ -77,7 +80,7 @@ final class CladdingBracket extends FacetDetail
             ),
             $this->laid(
                 'bracket-patch',
-                $used['patch_material'],
+                $used->of('patch'),
                 PieceKind::Membrane,
                 2,
                 [$this->patch('bracket-patch.face', 'face', [-$p, -$p, $w + $p, $h + $p], [], 2)],
@@ -86,7 +89,7 @@ final class CladdingBracket extends FacetDetail
             ),
             $this->laid(
                 'bracket',
-                $used['bracket_material'],
+                $used->of('bracket'),
                 PieceKind::Metal,
                 3,
                 [$this->patch('bracket.face', 'face', [0, 0, $w, $h], [], 3)],
@@ -98,8 +101,8 @@ final class CladdingBracket extends FacetDetail
         ];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'patch_mm', $s['margin_mm'], 'the wall round the bracket that is drawn');
+        $this->demandBelow($s, 'patch_mm', $s->mm('margin'), 'the wall round the bracket that is drawn');
     }
 }

@@ -7,7 +7,10 @@ namespace Apron\Junction;
 use Apron\Detail\CutSize;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
+use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -32,32 +35,38 @@ final class DamagePatch extends FacetDetail
         return Outcome::ReliesOnBond;
     }
 
-    protected function facets(array $s, array $chosen): array
+    protected function facets(Sizes $s, Choices $chosen): array
     {
-        $m = $s['margin_mm'];
+        $m = $s->mm('margin');
 
-        return ['face' => [-$m, -$m, $s['width_mm'] + $m, $s['height_mm'] + $m]];
+        return ['face' => [-$m, -$m, $s->mm('width') + $m, $s->mm('height') + $m]];
     }
 
-    protected function does(array $s, array $chosen): array
+    protected function does(Sizes $s, Choices $chosen): array
     {
         return [
             ['damage-cut-square', []],
-            ['patch-over-damage', ['past_mm' => $s['patch_mm']]],
-            ['patch-sides-taped', ['tape_mm' => $s['tape_mm']]],
-            ['patch-top-taped', ['tape_mm' => $s['tape_mm']]],
+            ['patch-over-damage', ['past_mm' => $s->mm('patch')]],
+            ['patch-sides-taped', ['tape_mm' => $s->mm('tape')]],
+            ['patch-top-taped', ['tape_mm' => $s->mm('tape')]],
         ];
     }
 
-    protected function pieces(array $s, array $used, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
     {
-        [$w, $h, $m, $p, $half] = [$s['width_mm'], $s['height_mm'], $s['margin_mm'], $s['patch_mm'], $s['tape_mm'] / 2];
-        [$tape, $kind] = [$used['tape_material'], PieceKind::Tape];
+        [$w, $h, $m, $p, $half] = [
+            $s->mm('width'),
+            $s->mm('height'),
+            $s->mm('margin'),
+            $s->mm('patch'),
+            $s->mm('tape') / 2,
+        ];
+        [$tape, $kind] = [$used->of('tape'), PieceKind::Tape];
 
         return [
             $this->laid(
                 'sheet',
-                $used['sheet_material'],
+                $used->of('sheet'),
                 PieceKind::Sheet,
                 1,
                 [
@@ -70,7 +79,7 @@ final class DamagePatch extends FacetDetail
             ),
             $this->laid(
                 'damage-patch',
-                $used['patch_material'],
+                $used->of('patch'),
                 PieceKind::Sheet,
                 2,
                 [$this->patch('damage-patch.face', 'face', [-$p, -$p, $w + $p, $h + $p], [], 2)],
@@ -107,14 +116,14 @@ final class DamagePatch extends FacetDetail
         ];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
         $this->demandBelow(
             $s,
             'patch_mm',
-            $s['margin_mm'] - $s['tape_mm'] / 2,
+            $s->mm('margin') - $s->mm('tape') / 2,
             'the wall round the damage that is drawn',
         );
-        $this->demandBelow($s, 'tape_mm', $s['patch_mm'], 'so that the tape lies beside the damage');
+        $this->demandBelow($s, 'tape_mm', $s->mm('patch'), 'so that the tape lies beside the damage');
     }
 }

@@ -11,7 +11,10 @@ use Apron\Detail\PieceRole;
 use Apron\Detail\PlacedFastener;
 use Apron\Detail\Rect;
 use Apron\Drafting\CannotGenerate;
+use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -27,70 +30,79 @@ final class MissedScrew extends FacetDetail
 
     protected const MATERIALS = ['membrane_material' => 'membrane-permeable', 'patch_material' => 'flashing-strip'];
 
-    protected const CHOICES = ['missed_screw' => ['by-reach', 'pull', 'leave'], 'reach' => ['before-cover', 'covered']];
+    protected const CHOICES = [
+        'missed_screw' => ['by-reach', 'pull', 'leave'],
+        'reach' => ['before-cover', 'covered'],
+    ];
 
     /** The patch holds by its bond; a screw left in leaks nothing while the membrane grips it. */
     public function worst(array $parameters = []): Outcome
     {
-        return self::pulled([
-            'missed_screw' => (string) ($parameters['missed_screw'] ?? 'by-reach'),
-            'reach' => (string) ($parameters['reach'] ?? 'before-cover'),
-        ])
+        return self::pulled(
+            new Choices([
+                'missed_screw' => (string) ($parameters['missed_screw'] ?? 'by-reach'),
+                'reach' => (string) ($parameters['reach'] ?? 'before-cover'),
+            ]),
+        )
             ? Outcome::ReliesOnBond
             : Outcome::Shed;
     }
 
-    /** @param  array<string, string>  $chosen */
-    private static function pulled(array $chosen): bool
+    private static function pulled(Choices $chosen): bool
     {
-        return match ($chosen['missed_screw']) {
+        return match ($chosen->of('missed_screw')) {
             'pull' => true,
             'leave' => false,
-            default => $chosen['reach'] === 'before-cover',
+            default => $chosen->is('reach', 'before-cover'),
         };
     }
 
-    protected function facets(array $s, array $chosen): array
+    protected function facets(Sizes $s, Choices $chosen): array
     {
-        return ['face' => [-$s['margin_mm'], -$s['margin_mm'], $s['margin_mm'], $s['margin_mm']]];
+        return ['face' => [-$s->mm('margin'), -$s->mm('margin'), $s->mm('margin'), $s->mm('margin')]];
     }
 
     /** Through the membrane at the middle; made for it only while the shank fills the hole. */
-    protected function fasteners(array $s, array $chosen): array
+    protected function fasteners(Sizes $s, Choices $chosen): array
     {
         return [new PlacedFastener('screw', 'face', 0.0, 0.0, ['plane'], self::pulled($chosen) ? [] : ['plane'])];
     }
 
-    protected function framing(array $s): array
+    protected function framing(Sizes $s): array
     {
         return [
             new FramingMember(
                 'face',
-                new Rect($s['missed_by_mm'], -$s['margin_mm'], $s['missed_by_mm'] + $s['stud_mm'], $s['margin_mm']),
+                new Rect(
+                    $s->mm('missed_by'),
+                    -$s->mm('margin'),
+                    $s->mm('missed_by') + $s->mm('stud'),
+                    $s->mm('margin'),
+                ),
             ),
         ];
     }
 
-    protected function does(array $s, array $chosen): array
+    protected function does(Sizes $s, Choices $chosen): array
     {
-        $opened = $chosen['reach'] === 'covered' ? [['cover-opened', ['past_mm' => $s['patch_mm']]]] : [];
+        $opened = $chosen->is('reach', 'covered') ? [['cover-opened', ['past_mm' => $s->mm('patch')]]] : [];
 
         return self::pulled($chosen)
             ? [
                 ['plane-over-wall', []],
                 ...$opened,
-                ['screw-pulled', ['missed_mm' => $s['missed_by_mm']]],
-                ['hole-patched', ['past_mm' => $s['patch_mm']]],
+                ['screw-pulled', ['missed_mm' => $s->mm('missed_by')]],
+                ['hole-patched', ['past_mm' => $s->mm('patch')]],
             ]
-            : [['plane-over-wall', []], ['screw-left', ['missed_mm' => $s['missed_by_mm']]]];
+            : [['plane-over-wall', []], ['screw-left', ['missed_mm' => $s->mm('missed_by')]]];
     }
 
-    protected function pieces(array $s, array $used, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
     {
-        [$m, $p, $last] = [$s['margin_mm'], $s['patch_mm'], count($this->does($s, $chosen))];
+        [$m, $p, $last] = [$s->mm('margin'), $s->mm('patch'), count($this->does($s, $chosen))];
         $plane = $this->onFace(
             'plane',
-            $used['membrane_material'],
+            $used->of('membrane'),
             PieceKind::Membrane,
             1,
             [-$m, -$m, $m, $m],
@@ -102,7 +114,7 @@ final class MissedScrew extends FacetDetail
                 $plane,
                 $this->onFace(
                     'hole-patch',
-                    $used['patch_material'],
+                    $used->of('patch'),
                     PieceKind::Membrane,
                     $last,
                     [-$p, -$p, $p, $p],
@@ -113,21 +125,21 @@ final class MissedScrew extends FacetDetail
             : [$plane];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'patch_mm', $s['margin_mm'], 'the wall round the screw that is drawn');
-        $this->demandBelow($s, 'shank_mm', $s['patch_mm'], 'the patch over its hole');
+        $this->demandBelow($s, 'patch_mm', $s->mm('margin'), 'the wall round the screw that is drawn');
+        $this->demandBelow($s, 'shank_mm', $s->mm('patch'), 'the patch over its hole');
         $this->demandBelow(
             $s,
             'missed_by_mm',
-            $s['margin_mm'] - $s['stud_mm'],
+            $s->mm('margin') - $s->mm('stud'),
             'so that the stud it missed is on the wall that is drawn',
         );
-        if ($s['missed_by_mm'] <= $s['shank_mm'] / 2) {
+        if ($s->mm('missed_by') <= $s->mm('shank') / 2) {
             throw new CannotGenerate(
                 'missed_by_mm',
-                $s['missed_by_mm'],
-                sprintf('more than half the shank, %g mm: nearer, it is in the stud', $s['shank_mm'] / 2),
+                $s->mm('missed_by'),
+                sprintf('more than half the shank, %g mm: nearer, it is in the stud', $s->mm('shank') / 2),
             );
         }
     }

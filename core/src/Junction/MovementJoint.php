@@ -9,7 +9,10 @@ use Apron\Detail\Edge;
 use Apron\Detail\Edges;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
+use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -36,52 +39,52 @@ final class MovementJoint extends FacetDetail
         return ($parameters['closed_by'] ?? 'bent-metal') === 'bent-metal' ? Outcome::Shed : Outcome::ReliesOnSeal;
     }
 
-    protected function facets(array $s, array $chosen): array
+    protected function facets(Sizes $s, Choices $chosen): array
     {
-        return ['face' => [0.0, 0.0, $s['length_mm'], 2 * $s['side_mm'] + $s['gap_mm']]];
+        return ['face' => [0.0, 0.0, $s->mm('length'), 2 * $s->mm('side') + $s->mm('gap')]];
     }
 
-    protected function does(array $s, array $chosen): array
+    protected function does(Sizes $s, Choices $chosen): array
     {
-        if ($chosen['closed_by'] === 'silicone-strip') {
+        if ($chosen->is('closed_by', 'silicone-strip')) {
             return [
                 ['plane-below-joint', []],
-                ['plane-above-joint', ['gap_mm' => $s['gap_mm']]],
-                ['silicone-strip', ['contact_mm' => $s['contact_mm']]],
+                ['plane-above-joint', ['gap_mm' => $s->mm('gap')]],
+                ['silicone-strip', ['contact_mm' => $s->mm('contact')]],
             ];
         }
 
         return [
             ['plane-below-joint', []],
-            ['joint-rod', ['gap_mm' => $s['gap_mm']]],
-            ['joint-sealant', ['gap_mm' => $s['gap_mm']]],
-            ['bent-metal', ['leg_mm' => $s['leg_mm']]],
-            ['plane-over-metal', ['lap_mm' => $s['lap_mm']]],
+            ['joint-rod', ['gap_mm' => $s->mm('gap')]],
+            ['joint-sealant', ['gap_mm' => $s->mm('gap')]],
+            ['bent-metal', ['leg_mm' => $s->mm('leg')]],
+            ['plane-over-metal', ['lap_mm' => $s->mm('lap')]],
         ];
     }
 
-    protected function pieces(array $s, array $used, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
     {
-        [$w, $side, $gap, $leg] = [$s['length_mm'], $s['side_mm'], $s['gap_mm'], $s['leg_mm']];
+        [$w, $side, $gap, $leg] = [$s->mm('length'), $s->mm('side'), $s->mm('gap'), $s->mm('leg')];
         $top = 2 * $side + $gap;
         $plane = fn (string $id, float $v0, float $v1, int $step) => $this->laid(
             $id,
-            $used['membrane_material'],
+            $used->of('membrane'),
             PieceKind::Membrane,
             $step,
             [$this->patch("$id.face", 'face', [0, $v0, $w, $v1], [], $step)],
             PieceRole::Plane,
         );
-        if ($chosen['closed_by'] === 'silicone-strip') {
+        if ($chosen->is('closed_by', 'silicone-strip')) {
             $sealed = Edges::all(Edge::Sealed);
-            $contact = $s['contact_mm'];
+            $contact = $s->mm('contact');
 
             return [
                 $plane('plane-below', 0, $side, 1),
                 $plane('plane-above', $side + $gap, $top, 2),
                 $this->laid(
                     'silicone-strip',
-                    $used['strip_material'],
+                    $used->of('strip'),
                     PieceKind::Membrane,
                     3,
                     [
@@ -104,7 +107,7 @@ final class MovementJoint extends FacetDetail
             $plane('plane-below', 0, $side, 1),
             $this->laid(
                 'joint-rod',
-                $used['rod_material'],
+                $used->of('rod'),
                 PieceKind::Board,
                 2,
                 [$this->patch('joint-rod.face', 'face', [0, $side, $w, $side + $gap], [], 2)],
@@ -113,12 +116,12 @@ final class MovementJoint extends FacetDetail
                 null,
                 false,
             ),
-            $this->laid('joint-sealant', $used['sealant_material'], PieceKind::Sealant, 3, [
+            $this->laid('joint-sealant', $used->of('sealant'), PieceKind::Sealant, 3, [
                 $this->patch('joint-sealant.face', 'face', [0, $side, $w, $side + $gap], [], 3),
             ]),
             $this->laid(
                 'bent-metal',
-                $used['metal_material'],
+                $used->of('metal'),
                 PieceKind::Metal,
                 4,
                 [$this->patch('bent-metal.face', 'face', [0, $side - $leg, $w, $side + $gap + $leg], [], 4)],
@@ -127,19 +130,19 @@ final class MovementJoint extends FacetDetail
                 null,
                 false,
             ),
-            $plane('plane-above', $side + $gap + $leg - $s['lap_mm'], $top, 5),
+            $plane('plane-above', $side + $gap + $leg - $s->mm('lap'), $top, 5),
         ];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
         $this->demandBelow(
             $s,
             'lap_mm',
-            $s['leg_mm'],
+            $s->mm('leg'),
             'the upper leg of the metal, so that the plane stops above the joint that moves',
         );
-        $this->demandBelow($s, 'leg_mm', $s['side_mm'], 'the wall below the joint');
-        $this->demandBelow($s, 'contact_mm', $s['side_mm'], 'the wall below the joint');
+        $this->demandBelow($s, 'leg_mm', $s->mm('side'), 'the wall below the joint');
+        $this->demandBelow($s, 'contact_mm', $s->mm('side'), 'the wall below the joint');
     }
 }

@@ -7,7 +7,10 @@ namespace Apron\Junction;
 use Apron\Detail\CutSize;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
+use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -33,24 +36,24 @@ final class OverhangingFoot extends FacetDetail
         return Outcome::Shed;
     }
 
-    protected function does(array $s, array $chosen): array
+    protected function does(Sizes $s, Choices $chosen): array
     {
         return [
             ['foundation-coat', []],
             ['insect-screen', []],
-            ['plane-overhang', ['overhang_mm' => $s['overhang_mm']]],
+            ['plane-overhang', ['overhang_mm' => $s->mm('overhang')]],
         ];
     }
 
-    protected function pieces(array $s, array $used, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
     {
-        [$w, $side, $over] = [$s['length_mm'], $s['side_mm'], $s['overhang_mm']];
+        [$w, $side, $over] = [$s->mm('length'), $s->mm('side'), $s->mm('overhang')];
 
         return [
-            $this->foundationCoat($s, $used['coat_material']),
+            $this->foundationCoat($s, $used->of('coat')),
             $this->laid(
                 'insect-screen',
-                $used['screen_material'],
+                $used->of('screen'),
                 PieceKind::Sheet,
                 2,
                 [$this->patch('insect-screen.face', 'foundation', [0, $side - $over, $w, $side], [], 2)],
@@ -61,7 +64,7 @@ final class OverhangingFoot extends FacetDetail
             ),
             $this->laid(
                 'plane',
-                $used['sheet_material'],
+                $used->of('sheet'),
                 PieceKind::Sheet,
                 3,
                 [
@@ -73,8 +76,8 @@ final class OverhangingFoot extends FacetDetail
         ];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'overhang_mm', $s['side_mm'], 'the foundation that is drawn');
+        $this->demandBelow($s, 'overhang_mm', $s->mm('side'), 'the foundation that is drawn');
     }
 }

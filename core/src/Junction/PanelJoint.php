@@ -10,7 +10,10 @@ use Apron\Detail\Mouth;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Detail\Rect;
+use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -37,57 +40,64 @@ final class PanelJoint extends FacetDetail
         return Outcome::Shed;
     }
 
-    protected function facets(array $s, array $chosen): array
+    protected function facets(Sizes $s, Choices $chosen): array
     {
         return [
-            'face' => [-$s['length_mm'], 0.0, $s['length_mm'], $s['side_mm']],
-            'foot' => [-$s['length_mm'], 0.0, $s['length_mm'], $s['panel_mm']],
+            'face' => [-$s->mm('length'), 0.0, $s->mm('length'), $s->mm('side')],
+            'foot' => [-$s->mm('length'), 0.0, $s->mm('length'), $s->mm('panel')],
         ];
     }
 
-    protected function gaps(array $s, array $chosen): array
+    protected function gaps(Sizes $s, Choices $chosen): array
     {
-        [$w, $half, $z, $wide] = [$s['length_mm'], $s['gap_mm'] / 2, $s['facer_mm'], $s['cavity_gap_mm']];
+        [$w, $half, $z, $wide] = [$s->mm('length'), $s->mm('gap') / 2, $s->mm('facer'), $s->mm('cavity_gap')];
         // With its whole edge sealed a cavity is shut off from the joint too.
-        $joins = $chosen['cavities'] === 'sealed' ? [] : ['joint'];
+        $joins = $chosen->is('cavities', 'sealed') ? [] : ['joint'];
 
         return [
-            new Gap('joint', [new Mouth('face', new Rect(-$half, 0.0, $half, $s['side_mm']), null)], [Gap::INDOORS]),
+            new Gap(
+                'joint',
+                [new Mouth('face', new Rect(-$half, 0.0, $half, $s->mm('side')), null)],
+                [Gap::INDOORS],
+            ),
             new Gap('behind-left', [new Mouth('foot', new Rect(-$w, $z, -$half, $z + $wide), null)], $joins),
             new Gap('behind-right', [new Mouth('foot', new Rect($half, $z, $w, $z + $wide), null)], $joins),
         ];
     }
 
-    protected function does(array $s, array $chosen): array
+    protected function does(Sizes $s, Choices $chosen): array
     {
         return [
-            ...$chosen['cavities'] === 'sealed' ? [['cavities-sealed', []]] : [],
-            ['panels-set', ['gap_mm' => $s['gap_mm']]],
-            ['panel-joint-taped', ['tape_mm' => $s['tape_mm']]],
+            ...$chosen->is('cavities', 'sealed') ? [['cavities-sealed', []]] : [],
+            ['panels-set', ['gap_mm' => $s->mm('gap')]],
+            ['panel-joint-taped', ['tape_mm' => $s->mm('tape')]],
         ];
     }
 
-    protected function pieces(array $s, array $used, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
     {
-        [$w, $h, $half, $t] = [$s['length_mm'], $s['side_mm'], $s['gap_mm'] / 2, $s['tape_mm'] / 2];
-        [$z0, $z1] = [$s['facer_mm'] - $s['bead_mm'] / 2, $s['facer_mm'] + $s['cavity_gap_mm'] + $s['bead_mm'] / 2];
-        $sealed = $chosen['cavities'] === 'sealed';
+        [$w, $h, $half, $t] = [$s->mm('length'), $s->mm('side'), $s->mm('gap') / 2, $s->mm('tape') / 2];
+        [$z0, $z1] = [
+            $s->mm('facer') - $s->mm('bead') / 2,
+            $s->mm('facer') + $s->mm('cavity_gap') + $s->mm('bead') / 2,
+        ];
+        $sealed = $chosen->is('cavities', 'sealed');
         $set = $sealed ? 2 : 1;
 
         return [
             ...$sealed
                 ? [
-                    $this->laid('cavity-bead-left', $used['bead_material'], PieceKind::Sealant, 1, [
+                    $this->laid('cavity-bead-left', $used->of('bead'), PieceKind::Sealant, 1, [
                         $this->patch('cavity-bead-left.foot', 'foot', [-$w, $z0, -$half, $z1], [], 1),
                     ]),
-                    $this->laid('cavity-bead-right', $used['bead_material'], PieceKind::Sealant, 1, [
+                    $this->laid('cavity-bead-right', $used->of('bead'), PieceKind::Sealant, 1, [
                         $this->patch('cavity-bead-right.foot', 'foot', [$half, $z0, $w, $z1], [], 1),
                     ]),
                 ]
                 : [],
             $this->onFace(
                 'panel-left',
-                $used['panel_material'],
+                $used->of('panel'),
                 PieceKind::Board,
                 $set,
                 [-$w, 0, -$half, $h],
@@ -95,7 +105,7 @@ final class PanelJoint extends FacetDetail
             ),
             $this->onFace(
                 'panel-right',
-                $used['panel_material'],
+                $used->of('panel'),
                 PieceKind::Board,
                 $set,
                 [$half, 0, $w, $h],
@@ -103,7 +113,7 @@ final class PanelJoint extends FacetDetail
             ),
             $this->onFace(
                 'panel-tape',
-                $used['tape_material'],
+                $used->of('tape'),
                 PieceKind::Tape,
                 $set + 1,
                 [-$t, 0, $t, $h],
@@ -113,15 +123,20 @@ final class PanelJoint extends FacetDetail
         ];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'tape_mm', 2 * $s['length_mm'], 'the panels on both sides of the joint');
-        $this->demandBelow($s, 'gap_mm', $s['tape_mm'] - 50, 'so that the tape lies on both panels by 25 mm or more');
-        $this->demandBelow($s, 'bead_mm', 2 * $s['facer_mm'], 'so that the bead stays on the edge of the panel');
+        $this->demandBelow($s, 'tape_mm', 2 * $s->mm('length'), 'the panels on both sides of the joint');
+        $this->demandBelow(
+            $s,
+            'gap_mm',
+            $s->mm('tape') - 50,
+            'so that the tape lies on both panels by 25 mm or more',
+        );
+        $this->demandBelow($s, 'bead_mm', 2 * $s->mm('facer'), 'so that the bead stays on the edge of the panel');
         $this->demandBelow(
             $s,
             'facer_mm',
-            $s['panel_mm'] - $s['cavity_gap_mm'] - $s['bead_mm'],
+            $s->mm('panel') - $s->mm('cavity_gap') - $s->mm('bead'),
             'so that the gap and its bead lie within the panel',
         );
     }

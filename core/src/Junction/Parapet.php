@@ -8,7 +8,10 @@ use Apron\Detail\CutSize;
 use Apron\Detail\Fold;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
+use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -34,48 +37,48 @@ final class Parapet extends FacetDetail
         return Outcome::Shed;
     }
 
-    protected function facets(array $s, array $chosen): array
+    protected function facets(Sizes $s, Choices $chosen): array
     {
-        $w = $s['length_mm'];
+        $w = $s->mm('length');
 
         return [
-            'top' => [0.0, 0.0, $w, $s['thickness_mm']],
-            'inner' => [0.0, 0.0, $w, $s['inner_mm']],
-            'roof' => [0.0, 0.0, $w, $s['side_mm']],
-            'wall' => [0.0, 0.0, $w, $s['side_mm']],
+            'top' => [0.0, 0.0, $w, $s->mm('thickness')],
+            'inner' => [0.0, 0.0, $w, $s->mm('inner')],
+            'roof' => [0.0, 0.0, $w, $s->mm('side')],
+            'wall' => [0.0, 0.0, $w, $s->mm('side')],
         ];
     }
 
-    protected function folds(array $s, array $chosen): array
+    protected function folds(Sizes $s, Choices $chosen): array
     {
-        return [new Fold('top', 'inner', $s['inner_mm']), new Fold('inner', 'roof', $s['side_mm'])];
+        return [new Fold('top', 'inner', $s->mm('inner')), new Fold('inner', 'roof', $s->mm('side'))];
     }
 
-    protected function does(array $s, array $chosen): array
+    protected function does(Sizes $s, Choices $chosen): array
     {
         return [
             ['wall-to-parapet-top', []],
-            ['roof-upturn', ['upturn_mm' => $s['upturn_mm']]],
-            ['cap-membrane', ['lap_mm' => $s['lap_mm']]],
-            ['coping', ['drip_mm' => $s['drip_mm']]],
+            ['roof-upturn', ['upturn_mm' => $s->mm('upturn')]],
+            ['cap-membrane', ['lap_mm' => $s->mm('lap')]],
+            ['coping', ['drip_mm' => $s->mm('drip')]],
         ];
     }
 
-    protected function pieces(array $s, array $used, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
     {
         [$w, $t, $inner, $side, $up, $lap] = [
-            $s['length_mm'],
-            $s['thickness_mm'],
-            $s['inner_mm'],
-            $s['side_mm'],
-            $s['upturn_mm'],
-            $s['lap_mm'],
+            $s->mm('length'),
+            $s->mm('thickness'),
+            $s->mm('inner'),
+            $s->mm('side'),
+            $s->mm('upturn'),
+            $s->mm('lap'),
         ];
 
         return [
             $this->laid(
                 'wall-membrane',
-                $used['wall_material'],
+                $used->of('wall'),
                 PieceKind::Membrane,
                 1,
                 [$this->patch('wall-membrane.wall', 'wall', [0, 0, $w, $side], [], 1)],
@@ -83,7 +86,7 @@ final class Parapet extends FacetDetail
             ),
             $this->laid(
                 'roof-membrane',
-                $used['roof_material'],
+                $used->of('roof'),
                 PieceKind::Membrane,
                 2,
                 [
@@ -94,7 +97,7 @@ final class Parapet extends FacetDetail
             ),
             $this->laid(
                 'cap-membrane',
-                $used['cap_material'],
+                $used->of('cap'),
                 PieceKind::Membrane,
                 3,
                 [
@@ -107,30 +110,38 @@ final class Parapet extends FacetDetail
             ),
             $this->laid(
                 'coping',
-                $used['coping_material'],
+                $used->of('coping'),
                 PieceKind::Metal,
                 4,
                 [
                     $this->patch('coping.top', 'top', [0, 0, $w, $t], ['m'], 4),
-                    $this->patch('coping.inner', 'inner', [0, $inner - $s['drip_mm'], $w, $inner], ['m'], 4),
-                    $this->patch('coping.wall', 'wall', [0, $side - $s['drip_mm'], $w, $side], ['m'], 4, null, true),
+                    $this->patch('coping.inner', 'inner', [0, $inner - $s->mm('drip'), $w, $inner], ['m'], 4),
+                    $this->patch(
+                        'coping.wall',
+                        'wall',
+                        [0, $side - $s->mm('drip'), $w, $side],
+                        ['m'],
+                        4,
+                        null,
+                        true,
+                    ),
                 ],
                 null,
-                new CutSize($w, $t + 2 * $s['drip_mm']),
+                new CutSize($w, $t + 2 * $s->mm('drip')),
                 null,
                 false,
             ),
         ];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'upturn_mm', $s['inner_mm'], 'the inner side of the parapet');
-        $this->demandBelow($s, 'lap_mm', min($s['upturn_mm'], $s['side_mm']), 'the upturn of the roof membrane');
+        $this->demandBelow($s, 'upturn_mm', $s->mm('inner'), 'the inner side of the parapet');
+        $this->demandBelow($s, 'lap_mm', min($s->mm('upturn'), $s->mm('side')), 'the upturn of the roof membrane');
         $this->demandBelow(
             $s,
             'drip_mm',
-            $s['inner_mm'] - $s['upturn_mm'] + $s['lap_mm'],
+            $s->mm('inner') - $s->mm('upturn') + $s->mm('lap'),
             'so that the coping ends on the cap membrane',
         );
     }

@@ -12,7 +12,10 @@ use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Detail\Rect;
+use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -46,15 +49,14 @@ final class PipeThroughBoard extends FacetDetail
         return Outcome::ReliesOnSeal;
     }
 
-    /** @param  array<string, string>  $chosen */
-    private static function flashed(array $chosen): bool
+    private static function flashed(Choices $chosen): bool
     {
-        return $chosen['board_penetration'] === 'flashed-through';
+        return $chosen->is('board_penetration', 'flashed-through');
     }
 
-    protected function facets(array $s, array $chosen): array
+    protected function facets(Sizes $s, Choices $chosen): array
     {
-        [$half, $side, $slope] = [$this->half($s), $s['side_mm'], $this->slope($s)];
+        [$half, $side, $slope] = [$this->half($s), $s->mm('side'), $this->slope($s)];
 
         return [
             'above' => [-$half, 0.0, $half, $side],
@@ -62,107 +64,110 @@ final class PipeThroughBoard extends FacetDetail
             'sheathing' => [-$half, 0.0, $half, $this->top($s)],
             'outer-face' => [-$half, 0.0, $half, $this->top($s)],
             'ledge' => [-$half, 0.0, $half, $slope],
-            'outer-foot' => [-$half, 0.0, $half, $s['side_mm']],
+            'outer-foot' => [-$half, 0.0, $half, $s->mm('side')],
         ];
     }
 
-    protected function folds(array $s, array $chosen): array
+    protected function folds(Sizes $s, Choices $chosen): array
     {
         $out = self::flashed($chosen)
-            ? [new Fold('above', 'pipe-ledge', $this->slope($s)), new Fold('pipe-ledge', 'outer-face', $this->top($s))]
+            ? [
+                new Fold('above', 'pipe-ledge', $this->slope($s)),
+                new Fold('pipe-ledge', 'outer-face', $this->top($s)),
+            ]
             : [new Fold('above', 'sheathing', $this->top($s))];
 
         return [
             ...$out,
             new Fold('sheathing', 'ledge', $this->slope($s)),
-            new Fold('ledge', 'outer-foot', $s['side_mm']),
+            new Fold('ledge', 'outer-foot', $s->mm('side')),
         ];
     }
 
-    /**
-     * Half of the wall that is drawn.
-     *
-     * @param  array<string, float>  $s
-     */
-    private function half(array $s): float
+    /** Half of the wall that is drawn. */
+    private function half(Sizes $s): float
     {
-        return $s['diameter_mm'] / 2 + $s['past_pipe_mm'];
+        return $s->mm('diameter') / 2 + $s->mm('past_pipe');
     }
 
-    /** @param  array<string, float>  $s */
-    private function slope(array $s): float
+    private function slope(Sizes $s): float
     {
-        return round($s['insulation_mm'] / cos(deg2rad($s['bevel_deg'])), 1);
+        return round($s->mm('insulation') / cos(deg2rad($s->figure('bevel_deg'))), 1);
     }
 
-    /**
-     * Where the wall above the pipe begins: clear of the collar on the sheathing.
-     *
-     * @param  array<string, float>  $s
-     */
-    private function top(array $s): float
+    /** Where the wall above the pipe begins: clear of the collar on the sheathing. */
+    private function top(Sizes $s): float
     {
-        return $s['side_mm'] + $s['diameter_mm'] + 2 * $s['collar_mm'];
+        return $s->mm('side') + $s->mm('diameter') + 2 * $s->mm('collar');
     }
 
-    protected function penetrations(array $s, array $chosen): array
+    protected function penetrations(Sizes $s, Choices $chosen): array
     {
         $rect = new Rect(
-            -$s['diameter_mm'] / 2,
-            $s['side_mm'],
-            $s['diameter_mm'] / 2,
-            $s['side_mm'] + $s['diameter_mm'],
+            -$s->mm('diameter') / 2,
+            $s->mm('side'),
+            $s->mm('diameter') / 2,
+            $s->mm('side') + $s->mm('diameter'),
         );
 
         return [
             new Penetration('pipe', 'sheathing', $rect, ['collar']),
-            ...self::flashed($chosen) ? [] : [new Penetration('pipe-outside', 'outer-face', $rect, ['outer-collar'])],
+            ...self::flashed($chosen)
+                ? []
+                : [new Penetration('pipe-outside', 'outer-face', $rect, ['outer-collar'])],
         ];
     }
 
-    protected function does(array $s, array $chosen): array
+    protected function does(Sizes $s, Choices $chosen): array
     {
         return [
-            ['base-edge', ['leg_mm' => $s['metal_mm'], 'drip_mm' => $s['drip_mm']]],
-            ['base-membrane', ['upstand_mm' => $s['upstand_mm'], 'lap_mm' => $s['metal_lap_mm']]],
-            ['plane-to-pipe', ['hole_mm' => $s['hole_past_mm']]],
-            ['pipe-collar', ['past_mm' => $s['collar_mm'], 'along_mm' => $s['along_pipe_mm']]],
-            ['plane-over-collar', ['lap_mm' => $s['lap_mm']]],
-            ['boards-to-pipe', ['board_mm' => $s['insulation_mm']]],
+            ['base-edge', ['leg_mm' => $s->mm('metal'), 'drip_mm' => $s->mm('drip')]],
+            ['base-membrane', ['upstand_mm' => $s->mm('upstand'), 'lap_mm' => $s->mm('metal_lap')]],
+            ['plane-to-pipe', ['hole_mm' => $s->mm('hole_past')]],
+            ['pipe-collar', ['past_mm' => $s->mm('collar'), 'along_mm' => $s->mm('along_pipe')]],
+            ['plane-over-collar', ['lap_mm' => $s->mm('lap')]],
+            ['boards-to-pipe', ['board_mm' => $s->mm('insulation')]],
             ...self::flashed($chosen)
                 ? [
                     [
                         'wedge-over-pipe',
-                        ['bevel_deg' => $s['bevel_deg'], 'leg_mm' => $s['metal_mm'], 'drip_mm' => $s['drip_mm']],
+                        [
+                            'bevel_deg' => $s->figure('bevel_deg'),
+                            'leg_mm' => $s->mm('metal'),
+                            'drip_mm' => $s->mm('drip'),
+                        ],
                     ],
-                    ['flashing-over-pipe', ['upstand_mm' => $s['upstand_mm'], 'lap_mm' => $s['metal_lap_mm']]],
-                    ['sheet-over-upstand', ['lap_mm' => $s['lap_mm'], 'clear_mm' => $s['upstand_mm'] - $s['lap_mm']]],
+                    ['flashing-over-pipe', ['upstand_mm' => $s->mm('upstand'), 'lap_mm' => $s->mm('metal_lap')]],
+                    [
+                        'sheet-over-upstand',
+                        ['lap_mm' => $s->mm('lap'), 'clear_mm' => $s->mm('upstand') - $s->mm('lap')],
+                    ],
                 ]
-                : [['pipe-taped-outside', ['past_mm' => $s['collar_mm'], 'along_mm' => $s['along_pipe_mm']]]],
+                : [['pipe-taped-outside', ['past_mm' => $s->mm('collar'), 'along_mm' => $s->mm('along_pipe')]]],
         ];
     }
 
-    protected function pieces(array $s, array $used, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
     {
         [$half, $p, $c, $side, $top, $up, $lap, $flashed] = [
             $this->half($s),
-            $s['diameter_mm'],
-            $s['collar_mm'],
-            $s['side_mm'],
+            $s->mm('diameter'),
+            $s->mm('collar'),
+            $s->mm('side'),
             $this->top($s),
-            $s['upstand_mm'],
-            $s['lap_mm'],
+            $s->mm('upstand'),
+            $s->mm('lap'),
             self::flashed($chosen),
         ];
         [$r, $rim] = [$p / 2, $side + $p + $c];
         $round = [-$r - $c, $side - $c, $r + $c, $rim];
-        $cut = new CutSize($p + 2 * ($c + $s['along_pipe_mm']), $p + 2 * ($c + $s['along_pipe_mm']));
+        $cut = new CutSize($p + 2 * ($c + $s->mm('along_pipe')), $p + 2 * ($c + $s->mm('along_pipe')));
         // Where the pipe is flashed through, the wall above it comes down on that flashing, and only a strip of plane
         // is left to lap the collar.
         $over = $this->patch('plane-above.sheathing', 'sheathing', [-$half, $rim - $lap, $half, $top], ['f'], 5);
         $sheet = fn (string $id, int $step, Patch ...$patches): Piece => $this->laid(
             $id,
-            $used['sheet_material'],
+            $used->of('sheet'),
             PieceKind::Membrane,
             $step,
             array_values($patches),
@@ -178,7 +183,7 @@ final class PipeThroughBoard extends FacetDetail
             ),
             $this->laid(
                 'collar',
-                $used['collar_material'],
+                $used->of('collar'),
                 PieceKind::Formable,
                 4,
                 [$this->patch('collar.sheathing', 'sheathing', $round, [], 4)],
@@ -193,7 +198,7 @@ final class PipeThroughBoard extends FacetDetail
             ),
             $this->laid(
                 'boards',
-                $used['board_material'],
+                $used->of('board'),
                 PieceKind::Board,
                 6,
                 [$this->patch('boards.face', 'outer-face', [-$half, 0, $half, $top], [], 6)],
@@ -214,7 +219,7 @@ final class PipeThroughBoard extends FacetDetail
                 : [
                     $this->laid(
                         'outer-collar',
-                        $used['tape_material'],
+                        $used->of('tape'),
                         PieceKind::Formable,
                         7,
                         [$this->patch('outer-collar.face', 'outer-face', $round, [], 7)],
@@ -230,8 +235,6 @@ final class PipeThroughBoard extends FacetDetail
     /**
      * Metal at the outer edge only, and membrane from it up the slope and the wall behind.
      *
-     * @param  array<string, float>  $s
-     * @param  array<string, \Apron\Material\Material>  $used
      * @return list<Piece>
      */
     private function flashing(
@@ -241,20 +244,20 @@ final class PipeThroughBoard extends FacetDetail
         string $wall,
         float $down,
         int $step,
-        array $s,
-        array $used,
+        Sizes $s,
+        Used $used,
     ): array {
         [$half, $slope, $metal, $from] = [
             $this->half($s),
             $this->slope($s),
-            $s['metal_mm'],
-            $s['metal_mm'] - $s['metal_lap_mm'],
+            $s->mm('metal'),
+            $s->mm('metal') - $s->mm('metal_lap'),
         ];
 
         return [
             $this->laid(
                 "$which-edge",
-                $used['edge_material'],
+                $used->of('edge'),
                 PieceKind::Metal,
                 $step,
                 [
@@ -262,7 +265,7 @@ final class PipeThroughBoard extends FacetDetail
                     $this->patch(
                         "$which-edge.drip",
                         $outside,
-                        [-$half, $down - $s['drip_mm'], $half, $down],
+                        [-$half, $down - $s->mm('drip'), $half, $down],
                         ['e'],
                         $step,
                         null,
@@ -270,38 +273,44 @@ final class PipeThroughBoard extends FacetDetail
                     ),
                 ],
                 null,
-                new CutSize(2 * $half, $metal + $s['drip_mm']),
+                new CutSize(2 * $half, $metal + $s->mm('drip')),
                 null,
                 false,
             ),
             $this->laid(
                 "$which-membrane",
-                $used['membrane_material'],
+                $used->of('membrane'),
                 PieceKind::Membrane,
                 $step + 1,
                 [
                     $this->patch("$which-membrane.ledge", $ledge, [-$half, $from, $half, $slope], ['m'], $step + 1),
-                    $this->patch("$which-membrane.wall", $wall, [-$half, 0, $half, $s['upstand_mm']], ['m'], $step + 1),
+                    $this->patch(
+                        "$which-membrane.wall",
+                        $wall,
+                        [-$half, 0, $half, $s->mm('upstand')],
+                        ['m'],
+                        $step + 1,
+                    ),
                 ],
                 PieceRole::HeadFlashing,
-                new CutSize(2 * $half, $slope - $from + $s['upstand_mm']),
+                new CutSize(2 * $half, $slope - $from + $s->mm('upstand')),
             ),
         ];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'collar_mm', $s['past_pipe_mm'], 'the wall beside the pipe that is drawn');
+        $this->demandBelow($s, 'collar_mm', $s->mm('past_pipe'), 'the wall beside the pipe that is drawn');
         $this->demandBelow(
             $s,
             'lap_mm',
-            min($s['collar_mm'], $s['upstand_mm']),
+            min($s->mm('collar'), $s->mm('upstand')),
             'the collar and the upstand that the courses lap',
         );
         $this->demandBelow(
             $s,
             'hole_past_mm',
-            $s['collar_mm'] - $s['lap_mm'],
+            $s->mm('collar') - $s->mm('lap'),
             'so that the collar laps the membrane all round',
         );
         $this->demandBelow(
@@ -310,11 +319,11 @@ final class PipeThroughBoard extends FacetDetail
             $this->slope($s),
             'the slope through the insulation: metal stays at its outer edge',
         );
-        $this->demandBelow($s, 'metal_lap_mm', $s['metal_mm'] + 1, 'the metal that the membrane laps');
+        $this->demandBelow($s, 'metal_lap_mm', $s->mm('metal') + 1, 'the metal that the membrane laps');
         $this->demandBelow(
             $s,
             'upstand_mm',
-            $s['side_mm'] - $s['collar_mm'],
+            $s->mm('side') - $s->mm('collar'),
             'the wall below the collar, and above the pipe, that is drawn',
         );
     }

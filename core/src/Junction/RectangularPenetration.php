@@ -7,6 +7,9 @@ namespace Apron\Junction;
 use Apron\Detail\CutSize;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
+use Apron\Drafting\Choices;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\Used;
 
 /**
  * A duct or box through the wall: strips folded along it, sill, jambs, head, their corners filled with sealant, the
@@ -18,11 +21,14 @@ final class RectangularPenetration extends RoundPenetration
 
     protected const EXTENTS = ['width_mm' => [60.0, 3000.0], 'height_mm' => [60.0, 3000.0]];
 
-    protected const MATERIALS = ['membrane_material' => 'membrane-permeable', 'strip_material' => 'flashing-formable'];
+    protected const MATERIALS = [
+        'membrane_material' => 'membrane-permeable',
+        'strip_material' => 'flashing-formable',
+    ];
 
-    protected function through(array $s): array
+    protected function through(Sizes $s): array
     {
-        return [$s['width_mm'], $s['height_mm']];
+        return [$s->mm('width'), $s->mm('height')];
     }
 
     protected function sealedToIt(): array
@@ -30,27 +36,27 @@ final class RectangularPenetration extends RoundPenetration
         return ['strip-sill', 'strip-left', 'strip-right', 'strip-head'];
     }
 
-    protected function does(array $s, array $chosen): array
+    protected function does(Sizes $s, Choices $chosen): array
     {
-        $figures = ['past_mm' => $s['collar_mm'], 'along_mm' => $s['along_pipe_mm']];
+        $figures = ['past_mm' => $s->mm('collar'), 'along_mm' => $s->mm('along_pipe')];
 
         return [
-            ['plane-to-pipe', ['hole_mm' => $s['hole_past_mm']]],
+            ['plane-to-pipe', ['hole_mm' => $s->mm('hole_past')]],
             ['duct-strip-sill', $figures],
             ['duct-strips-jamb', $figures],
             ['duct-strip-head', $figures],
-            ['plane-over-collar', ['lap_mm' => $s['lap_mm']]],
+            ['plane-over-collar', ['lap_mm' => $s->mm('lap')]],
         ];
     }
 
-    protected function pieces(array $s, array $used, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
     {
         [$w, $h] = $this->through($s);
-        [$c, $strip, $along, $over] = [$s['collar_mm'], $used['strip_material'], $s['along_pipe_mm'], $s['lap_mm']];
+        [$c, $strip, $along, $over] = [$s->mm('collar'), $used->of('strip'), $s->mm('along_pipe'), $s->mm('lap')];
         $kind = PieceKind::Formable;
 
         return [
-            $this->below($s, $used['membrane_material']),
+            $this->below($s, $used->of('membrane')),
             // What is sealed to the duct is drawn straight over it, once.
             $this->onFace(
                 'strip-sill',
@@ -88,17 +94,17 @@ final class RectangularPenetration extends RoundPenetration
                 PieceRole::HeadFlashing,
                 new CutSize($w + 2 * $c, $c + $along),
             ),
-            $this->above($s, $used['membrane_material'], 5, $h + $c),
+            $this->above($s, $used->of('membrane'), 5, $h + $c),
         ];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
         parent::demandRoom($s);
         $this->demandBelow(
             $s,
             'along_pipe_mm',
-            $s['height_mm'],
+            $s->mm('height'),
             'the height of the duct that the head strip is folded onto',
         );
     }

@@ -9,7 +9,10 @@ use Apron\Detail\Penetration;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Detail\Rect;
+use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -22,7 +25,10 @@ class RoundPenetration extends FacetDetail
 
     protected const EXTENTS = ['diameter_mm' => [10.0, 600.0]];
 
-    protected const MATERIALS = ['membrane_material' => 'membrane-permeable', 'collar_material' => 'flashing-formable'];
+    protected const MATERIALS = [
+        'membrane_material' => 'membrane-permeable',
+        'collar_material' => 'flashing-formable',
+    ];
 
     /** Round the pipe the water is held off by the collar's seal to it. */
     public function worst(array $parameters = []): Outcome
@@ -31,23 +37,22 @@ class RoundPenetration extends FacetDetail
     }
 
     /**
-     * @param  array<string, float>  $s
      * @return array{float, float} width and height of what passes through
      */
-    protected function through(array $s): array
+    protected function through(Sizes $s): array
     {
-        return [$s['diameter_mm'], $s['diameter_mm']];
+        return [$s->mm('diameter'), $s->mm('diameter')];
     }
 
-    protected function facets(array $s, array $chosen): array
+    protected function facets(Sizes $s, Choices $chosen): array
     {
         [$w, $h] = $this->through($s);
-        $m = $s['margin_mm'];
+        $m = $s->mm('margin');
 
         return ['face' => [-$m, -$m, $w + $m, $h + $m]];
     }
 
-    protected function penetrations(array $s, array $chosen): array
+    protected function penetrations(Sizes $s, Choices $chosen): array
     {
         [$w, $h] = $this->through($s);
 
@@ -60,44 +65,40 @@ class RoundPenetration extends FacetDetail
         return ['collar'];
     }
 
-    protected function does(array $s, array $chosen): array
+    protected function does(Sizes $s, Choices $chosen): array
     {
         return [
-            ['plane-to-pipe', ['hole_mm' => $s['hole_past_mm']]],
-            ['pipe-collar', ['past_mm' => $s['collar_mm'], 'along_mm' => $s['along_pipe_mm']]],
-            ['plane-over-collar', ['lap_mm' => $s['lap_mm']]],
+            ['plane-to-pipe', ['hole_mm' => $s->mm('hole_past')]],
+            ['pipe-collar', ['past_mm' => $s->mm('collar'), 'along_mm' => $s->mm('along_pipe')]],
+            ['plane-over-collar', ['lap_mm' => $s->mm('lap')]],
         ];
     }
 
-    protected function pieces(array $s, array $used, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
     {
         [$w, $h] = $this->through($s);
-        [$c, $along] = [$s['collar_mm'], $s['along_pipe_mm']];
+        [$c, $along] = [$s->mm('collar'), $s->mm('along_pipe')];
 
         return [
-            $this->below($s, $used['membrane_material']),
+            $this->below($s, $used->of('membrane')),
             $this->laid(
                 'collar',
-                $used['collar_material'],
+                $used->of('collar'),
                 PieceKind::Formable,
                 2,
                 [$this->patch('collar.face', 'face', [-$c, -$c, $w + $c, $h + $c], [], 2)],
                 PieceRole::HeadFlashing,
                 new CutSize($w + 2 * ($c + $along), $h + 2 * ($c + $along)),
             ),
-            $this->above($s, $used['membrane_material'], 3, $h + $c),
+            $this->above($s, $used->of('membrane'), 3, $h + $c),
         ];
     }
 
-    /**
-     * The plane up to past the top of what passes through, cut round it.
-     *
-     * @param  array<string, float>  $s
-     */
-    protected function below(array $s, \Apron\Material\Material $material): \Apron\Detail\Piece
+    /** The plane up to past the top of what passes through, cut round it. */
+    protected function below(Sizes $s, \Apron\Material\Material $material): \Apron\Detail\Piece
     {
         [$w, $h] = $this->through($s);
-        [$m, $p, $top] = [$s['margin_mm'], $s['hole_past_mm'], $h + $s['collar_mm']];
+        [$m, $p, $top] = [$s->mm('margin'), $s->mm('hole_past'), $h + $s->mm('collar')];
 
         return $this->laid(
             'plane-below',
@@ -114,30 +115,33 @@ class RoundPenetration extends FacetDetail
         );
     }
 
-    /** @param  array<string, float>  $s */
-    protected function above(array $s, \Apron\Material\Material $material, int $step, float $top): \Apron\Detail\Piece
-    {
+    protected function above(
+        Sizes $s,
+        \Apron\Material\Material $material,
+        int $step,
+        float $top,
+    ): \Apron\Detail\Piece {
         [$w, $h] = $this->through($s);
-        $m = $s['margin_mm'];
+        $m = $s->mm('margin');
 
         return $this->laid(
             'plane-above',
             $material,
             PieceKind::Membrane,
             $step,
-            [$this->patch('plane-above.face', 'face', [-$m, $top - $s['lap_mm'], $w + $m, $h + $m], [], $step)],
+            [$this->patch('plane-above.face', 'face', [-$m, $top - $s->mm('lap'), $w + $m, $h + $m], [], $step)],
             PieceRole::Plane,
         );
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'collar_mm', $s['margin_mm'], 'the wall round the pipe that is drawn');
-        $this->demandBelow($s, 'lap_mm', $s['collar_mm'], 'so that the course above stops over the pipe');
+        $this->demandBelow($s, 'collar_mm', $s->mm('margin'), 'the wall round the pipe that is drawn');
+        $this->demandBelow($s, 'lap_mm', $s->mm('collar'), 'so that the course above stops over the pipe');
         $this->demandBelow(
             $s,
             'hole_past_mm',
-            $s['collar_mm'] - $s['lap_mm'],
+            $s->mm('collar') - $s->mm('lap'),
             'so that the collar laps the membrane all round',
         );
     }

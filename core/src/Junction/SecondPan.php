@@ -8,7 +8,10 @@ use Apron\Detail\CutSize;
 use Apron\Detail\Fold;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
+use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -32,50 +35,50 @@ final class SecondPan extends FacetDetail
         return Outcome::Shed;
     }
 
-    protected function facets(array $s, array $chosen): array
+    protected function facets(Sizes $s, Choices $chosen): array
     {
-        $w = $s['length_mm'];
+        $w = $s->mm('length');
 
         return [
-            'sill' => [0.0, 0.0, $w, $s['sill_mm']],
-            'reveal-sill' => [0.0, 0.0, $w, $s['insulation_mm']],
-            'outer-face' => [0.0, 0.0, $w, $s['side_mm']],
+            'sill' => [0.0, 0.0, $w, $s->mm('sill')],
+            'reveal-sill' => [0.0, 0.0, $w, $s->mm('insulation')],
+            'outer-face' => [0.0, 0.0, $w, $s->mm('side')],
         ];
     }
 
-    protected function folds(array $s, array $chosen): array
+    protected function folds(Sizes $s, Choices $chosen): array
     {
         return [
-            new Fold('sill', 'reveal-sill', $s['insulation_mm']),
-            new Fold('reveal-sill', 'outer-face', $s['side_mm']),
+            new Fold('sill', 'reveal-sill', $s->mm('insulation')),
+            new Fold('reveal-sill', 'outer-face', $s->mm('side')),
         ];
     }
 
-    protected function does(array $s, array $chosen): array
+    protected function does(Sizes $s, Choices $chosen): array
     {
         return [
-            ['reveal-metal-edge', ['leg_mm' => $s['metal_mm'], 'drip_mm' => $s['drip_mm']]],
-            ['second-pan', ['lap_mm' => $s['metal_lap_mm']]],
-            ['pan-over-second', ['over_mm' => $s['over_mm']]],
+            ['reveal-metal-edge', ['leg_mm' => $s->mm('metal'), 'drip_mm' => $s->mm('drip')]],
+            ['second-pan', ['lap_mm' => $s->mm('metal_lap')]],
+            ['pan-over-second', ['over_mm' => $s->mm('over')]],
         ];
     }
 
-    protected function pieces(array $s, array $used, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
     {
-        [$w, $side, $reveal, $sill] = [$s['length_mm'], $s['side_mm'], $s['insulation_mm'], $s['sill_mm']];
+        [$w, $side, $reveal, $sill] = [$s->mm('length'), $s->mm('side'), $s->mm('insulation'), $s->mm('sill')];
 
         return [
             $this->laid(
                 'metal-edge',
-                $used['edge_material'],
+                $used->of('edge'),
                 PieceKind::Metal,
                 1,
                 [
-                    $this->patch('metal-edge.reveal', 'reveal-sill', [0, 0, $w, $s['metal_mm']], ['e'], 1),
+                    $this->patch('metal-edge.reveal', 'reveal-sill', [0, 0, $w, $s->mm('metal')], ['e'], 1),
                     $this->patch(
                         'metal-edge.drip',
                         'outer-face',
-                        [0, $side - $s['drip_mm'], $w, $side],
+                        [0, $side - $s->mm('drip'), $w, $side],
                         ['e'],
                         1,
                         null,
@@ -83,52 +86,52 @@ final class SecondPan extends FacetDetail
                     ),
                 ],
                 null,
-                new CutSize($w, $s['metal_mm'] + $s['drip_mm']),
+                new CutSize($w, $s->mm('metal') + $s->mm('drip')),
                 null,
                 false,
             ),
             $this->laid(
                 'second-pan',
-                $used['second_material'],
+                $used->of('second'),
                 PieceKind::Membrane,
                 2,
                 [
                     $this->patch(
                         'second-pan.reveal',
                         'reveal-sill',
-                        [0, $s['metal_mm'] - $s['metal_lap_mm'], $w, $reveal],
+                        [0, $s->mm('metal') - $s->mm('metal_lap'), $w, $reveal],
                         ['s'],
                         2,
                     ),
                     $this->patch('second-pan.sill', 'sill', [0, 0, $w, $sill / 2], ['s'], 2),
                 ],
                 null,
-                new CutSize($w, $reveal - $s['metal_mm'] + $s['metal_lap_mm'] + $sill / 2),
+                new CutSize($w, $reveal - $s->mm('metal') + $s->mm('metal_lap') + $sill / 2),
             ),
             $this->laid(
                 'pan',
-                $used['pan_material'],
+                $used->of('pan'),
                 PieceKind::Formable,
                 3,
                 [
                     $this->patch('pan.sill', 'sill', [0, 0, $w, $sill], ['p'], 3),
-                    $this->patch('pan.over', 'reveal-sill', [0, $reveal - $s['over_mm'], $w, $reveal], ['p'], 3),
+                    $this->patch('pan.over', 'reveal-sill', [0, $reveal - $s->mm('over'), $w, $reveal], ['p'], 3),
                 ],
                 PieceRole::Pan,
-                new CutSize($w, $sill + $s['over_mm']),
+                new CutSize($w, $sill + $s->mm('over')),
             ),
         ];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
         $this->demandBelow(
             $s,
             'metal_mm',
-            $s['insulation_mm'],
+            $s->mm('insulation'),
             'the depth of the board: metal stays at its outer edge',
         );
-        $this->demandBelow($s, 'metal_lap_mm', $s['metal_mm'] + 1, 'the metal that the second pan laps');
-        $this->demandBelow($s, 'over_mm', $s['insulation_mm'], 'the depth of the board');
+        $this->demandBelow($s, 'metal_lap_mm', $s->mm('metal') + 1, 'the metal that the second pan laps');
+        $this->demandBelow($s, 'over_mm', $s->mm('insulation'), 'the depth of the board');
     }
 }

@@ -7,7 +7,10 @@ namespace Apron\Junction;
 use Apron\Detail\CutSize;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
+use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -38,32 +41,33 @@ class SheathingToFoundation extends FacetDetail
         return Outcome::Shed;
     }
 
-    protected function does(array $s, array $chosen): array
+    protected function does(Sizes $s, Choices $chosen): array
     {
         return [
             ['foundation-coat', []],
             [
-                $chosen['sheathing_foot'] === 'gap' ? 'foot-strip' : 'foot-strip-bedded',
-                ($chosen['sheathing_foot'] === 'gap' ? ['gap_mm' => $s['gap_mm']] : []) + [
-                    'wall_mm' => $s['strip_up_mm'],
-                    'down_mm' => $s['strip_down_mm'],
+                $chosen->is('sheathing_foot', 'gap') ? 'foot-strip' : 'foot-strip-bedded',
+                ($chosen->is('sheathing_foot', 'gap') ? ['gap_mm' => $s->mm('gap')] : []) + [
+                    'wall_mm' => $s->mm('strip_up'),
+                    'down_mm' => $s->mm('strip_down'),
                 ],
             ],
-            ["plane-foot-{$chosen['foot']}", ['lap_mm' => $s['lap_mm']]],
+            ["plane-foot-{$chosen->of('foot')}", ['lap_mm' => $s->mm('lap')]],
         ];
     }
 
-    protected function pieces(array $s, array $used, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
     {
-        [$w, $side, $up, $down] = [$s['length_mm'], $s['side_mm'], $s['strip_up_mm'], $s['strip_down_mm']];
-        $edges =
-            $chosen['foot'] === 'sealed' ? new \Apron\Detail\Edges(['bottom' => \Apron\Detail\Edge::Sealed]) : null;
+        [$w, $side, $up, $down] = [$s->mm('length'), $s->mm('side'), $s->mm('strip_up'), $s->mm('strip_down')];
+        $edges = $chosen->is('foot', 'sealed')
+            ? new \Apron\Detail\Edges(['bottom' => \Apron\Detail\Edge::Sealed])
+            : null;
 
         return [
-            $this->foundationCoat($s, $used['coat_material']),
+            $this->foundationCoat($s, $used->of('coat')),
             $this->laid(
                 'foot-strip',
-                $used['strip_material'],
+                $used->of('strip'),
                 PieceKind::Membrane,
                 2,
                 [
@@ -71,14 +75,14 @@ class SheathingToFoundation extends FacetDetail
                     $this->patch('foot-strip.foundation', 'foundation', [0, $side - $down, $w, $side], ['s'], 2),
                 ],
                 null,
-                new CutSize($w, $up + ($chosen['sheathing_foot'] === 'gap' ? $s['gap_mm'] : 0.0) + $down),
+                new CutSize($w, $up + ($chosen->is('sheathing_foot', 'gap') ? $s->mm('gap') : 0.0) + $down),
             ),
             $this->laid(
                 'plane',
-                $used['sheet_material'],
+                $used->of('sheet'),
                 PieceKind::Sheet,
                 3,
-                [$this->patch('plane.wall', 'wall', [0, $up - $s['lap_mm'], $w, $side], [], 3)],
+                [$this->patch('plane.wall', 'wall', [0, $up - $s->mm('lap'), $w, $side], [], 3)],
                 PieceRole::Plane,
                 null,
                 $edges,
@@ -86,10 +90,10 @@ class SheathingToFoundation extends FacetDetail
         ];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'strip_up_mm', $s['side_mm'], 'the wall that is drawn');
-        $this->demandBelow($s, 'strip_down_mm', $s['side_mm'], 'the foundation that is drawn');
-        $this->demandBelow($s, 'lap_mm', $s['strip_up_mm'], 'the strip on the wall');
+        $this->demandBelow($s, 'strip_up_mm', $s->mm('side'), 'the wall that is drawn');
+        $this->demandBelow($s, 'strip_down_mm', $s->mm('side'), 'the foundation that is drawn');
+        $this->demandBelow($s, 'lap_mm', $s->mm('strip_up'), 'the strip on the wall');
     }
 }

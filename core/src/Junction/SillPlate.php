@@ -9,7 +9,10 @@ use Apron\Detail\Edge;
 use Apron\Detail\Edges;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
+use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -42,84 +45,83 @@ final class SillPlate extends FacetDetail
         return Outcome::Shed;
     }
 
-    protected function facets(array $s, array $chosen): array
+    protected function facets(Sizes $s, Choices $chosen): array
     {
-        return $this->wallAndFoundation($s, $chosen) + ['plate' => [0.0, 0.0, $s['length_mm'], $s['plate_mm']]];
+        return $this->wallAndFoundation($s, $chosen) + ['plate' => [0.0, 0.0, $s->mm('length'), $s->mm('plate')]];
     }
 
-    protected function does(array $s, array $chosen): array
+    protected function does(Sizes $s, Choices $chosen): array
     {
         return [
             ['foundation-coat', []],
-            $chosen['on'] === 'gaskets' ? ['plate-gaskets', []] : ['plate-shield', ['drip_mm' => $s['drip_mm']]],
-            ['plane-overhang', ['overhang_mm' => $s['overhang_mm']]],
+            $chosen->is('on', 'gaskets') ? ['plate-gaskets', []] : ['plate-shield', ['drip_mm' => $s->mm('drip')]],
+            ['plane-overhang', ['overhang_mm' => $s->mm('overhang')]],
         ];
     }
 
-    protected function pieces(array $s, array $used, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
     {
         [$w, $side, $plate, $drip, $over] = [
-            $s['length_mm'],
-            $s['side_mm'],
-            $s['plate_mm'],
-            $s['drip_mm'],
-            $s['overhang_mm'],
+            $s->mm('length'),
+            $s->mm('side'),
+            $s->mm('plate'),
+            $s->mm('drip'),
+            $s->mm('overhang'),
         ];
         $sealed = Edges::all(Edge::Sealed);
-        $under =
-            $chosen['on'] === 'gaskets'
-                ? array_map(
-                    fn (int $i) => $this->laid(
-                        "gasket-$i",
-                        $used['gasket_material'],
-                        PieceKind::Tape,
-                        2,
-                        [
-                            $this->patch(
-                                "gasket-$i.plate",
-                                'plate',
-                                $i === 1 ? [0, 0, $w, $plate / 3] : [0, ($plate * 2) / 3, $w, $plate],
-                                [],
-                                2,
-                            ),
-                        ],
-                        null,
-                        new CutSize($w, $plate / 3),
-                        $sealed,
-                    ),
-                    [1, 2],
-                )
-                : [
-                    $this->laid(
-                        'shield',
-                        $used['shield_material'],
-                        PieceKind::Metal,
-                        2,
-                        [
-                            $this->patch('shield.plate', 'plate', [0, 0, $w, $plate], ['s'], 2),
-                            $this->patch(
-                                'shield.drip',
-                                'foundation',
-                                [0, $side - $drip, $w, $side],
-                                ['s'],
-                                2,
-                                null,
-                                true,
-                            ),
-                        ],
-                        null,
-                        new CutSize($w, $plate + $drip + $s['out_mm']),
-                        null,
-                        false,
-                    ),
-                ];
+        $under = $chosen->is('on', 'gaskets')
+            ? array_map(
+                fn (int $i) => $this->laid(
+                    "gasket-$i",
+                    $used->of('gasket'),
+                    PieceKind::Tape,
+                    2,
+                    [
+                        $this->patch(
+                            "gasket-$i.plate",
+                            'plate',
+                            $i === 1 ? [0, 0, $w, $plate / 3] : [0, ($plate * 2) / 3, $w, $plate],
+                            [],
+                            2,
+                        ),
+                    ],
+                    null,
+                    new CutSize($w, $plate / 3),
+                    $sealed,
+                ),
+                [1, 2],
+            )
+            : [
+                $this->laid(
+                    'shield',
+                    $used->of('shield'),
+                    PieceKind::Metal,
+                    2,
+                    [
+                        $this->patch('shield.plate', 'plate', [0, 0, $w, $plate], ['s'], 2),
+                        $this->patch(
+                            'shield.drip',
+                            'foundation',
+                            [0, $side - $drip, $w, $side],
+                            ['s'],
+                            2,
+                            null,
+                            true,
+                        ),
+                    ],
+                    null,
+                    new CutSize($w, $plate + $drip + $s->mm('out')),
+                    null,
+                    false,
+                ),
+            ];
 
         return [
-            $this->foundationCoat($s, $used['coat_material']),
+            $this->foundationCoat($s, $used->of('coat')),
             ...$under,
             $this->laid(
                 'plane',
-                $used['sheet_material'],
+                $used->of('sheet'),
                 PieceKind::Sheet,
                 3,
                 [
@@ -131,9 +133,9 @@ final class SillPlate extends FacetDetail
         ];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'overhang_mm', $s['side_mm'], 'the foundation that is drawn');
-        $this->demandBelow($s, 'drip_mm', $s['side_mm'], 'the foundation that is drawn');
+        $this->demandBelow($s, 'overhang_mm', $s->mm('side'), 'the foundation that is drawn');
+        $this->demandBelow($s, 'drip_mm', $s->mm('side'), 'the foundation that is drawn');
     }
 }

@@ -8,7 +8,10 @@ use Apron\Detail\CutSize;
 use Apron\Detail\Fold;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
+use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -34,54 +37,53 @@ final class ThroughWallFlashing extends FacetDetail
         return Outcome::Shed;
     }
 
-    protected function facets(array $s, array $chosen): array
+    protected function facets(Sizes $s, Choices $chosen): array
     {
-        $w = $s['length_mm'];
+        $w = $s->mm('length');
 
         return [
-            'sheathing' => [0.0, 0.0, $w, $s['side_mm']],
+            'sheathing' => [0.0, 0.0, $w, $s->mm('side')],
             'ledge' => [0.0, 0.0, $w, $this->slope($s)],
-            'outer-face' => [0.0, 0.0, $w, $s['side_mm']],
+            'outer-face' => [0.0, 0.0, $w, $s->mm('side')],
         ];
     }
 
-    /** @param  array<string, float>  $s */
-    private function slope(array $s): float
+    private function slope(Sizes $s): float
     {
-        return round($s['insulation_mm'] / cos(deg2rad($s['bevel_deg'])), 1);
+        return round($s->mm('insulation') / cos(deg2rad($s->figure('bevel_deg'))), 1);
     }
 
-    protected function folds(array $s, array $chosen): array
+    protected function folds(Sizes $s, Choices $chosen): array
     {
-        return [new Fold('sheathing', 'ledge', $this->slope($s)), new Fold('ledge', 'outer-face', $s['side_mm'])];
+        return [new Fold('sheathing', 'ledge', $this->slope($s)), new Fold('ledge', 'outer-face', $s->mm('side'))];
     }
 
-    protected function does(array $s, array $chosen): array
+    protected function does(Sizes $s, Choices $chosen): array
     {
         return [
-            ['bevel-cut', ['bevel_deg' => $s['bevel_deg']]],
-            ['metal-edge', ['leg_mm' => $s['metal_mm'], 'drip_mm' => $s['drip_mm']]],
-            ['ledge-membrane', ['upstand_mm' => $s['upstand_mm'], 'lap_mm' => $s['metal_lap_mm']]],
-            ['sheet-over-upstand', ['lap_mm' => $s['lap_mm'], 'clear_mm' => $s['upstand_mm'] - $s['lap_mm']]],
+            ['bevel-cut', ['bevel_deg' => $s->figure('bevel_deg')]],
+            ['metal-edge', ['leg_mm' => $s->mm('metal'), 'drip_mm' => $s->mm('drip')]],
+            ['ledge-membrane', ['upstand_mm' => $s->mm('upstand'), 'lap_mm' => $s->mm('metal_lap')]],
+            ['sheet-over-upstand', ['lap_mm' => $s->mm('lap'), 'clear_mm' => $s->mm('upstand') - $s->mm('lap')]],
         ];
     }
 
-    protected function pieces(array $s, array $used, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
     {
-        [$w, $side, $slope] = [$s['length_mm'], $s['side_mm'], $this->slope($s)];
+        [$w, $side, $slope] = [$s->mm('length'), $s->mm('side'), $this->slope($s)];
 
         return [
             $this->laid(
                 'metal-edge',
-                $used['edge_material'],
+                $used->of('edge'),
                 PieceKind::Metal,
                 2,
                 [
-                    $this->patch('metal-edge.ledge', 'ledge', [0, 0, $w, $s['metal_mm']], ['e'], 2),
+                    $this->patch('metal-edge.ledge', 'ledge', [0, 0, $w, $s->mm('metal')], ['e'], 2),
                     $this->patch(
                         'metal-edge.drip',
                         'outer-face',
-                        [0, $side - $s['drip_mm'], $w, $side],
+                        [0, $side - $s->mm('drip'), $w, $side],
                         ['e'],
                         2,
                         null,
@@ -89,40 +91,48 @@ final class ThroughWallFlashing extends FacetDetail
                     ),
                 ],
                 null,
-                new CutSize($w, $s['metal_mm'] + $s['drip_mm']),
+                new CutSize($w, $s->mm('metal') + $s->mm('drip')),
                 null,
                 false,
             ),
             $this->laid(
                 'ledge-membrane',
-                $used['membrane_material'],
+                $used->of('membrane'),
                 PieceKind::Membrane,
                 3,
                 [
                     $this->patch(
                         'ledge-membrane.ledge',
                         'ledge',
-                        [0, $s['metal_mm'] - $s['metal_lap_mm'], $w, $slope],
+                        [0, $s->mm('metal') - $s->mm('metal_lap'), $w, $slope],
                         ['m'],
                         3,
                     ),
-                    $this->patch('ledge-membrane.sheathing', 'sheathing', [0, 0, $w, $s['upstand_mm']], ['m'], 3),
+                    $this->patch('ledge-membrane.sheathing', 'sheathing', [0, 0, $w, $s->mm('upstand')], ['m'], 3),
                 ],
                 PieceRole::HeadFlashing,
-                new CutSize($w, $slope - $s['metal_mm'] + $s['metal_lap_mm'] + $s['upstand_mm']),
+                new CutSize($w, $slope - $s->mm('metal') + $s->mm('metal_lap') + $s->mm('upstand')),
             ),
             $this->laid(
                 'sheet',
-                $used['sheet_material'],
+                $used->of('sheet'),
                 PieceKind::Sheet,
                 4,
-                [$this->patch('sheet.sheathing', 'sheathing', [0, $s['upstand_mm'] - $s['lap_mm'], $w, $side], [], 4)],
+                [
+                    $this->patch(
+                        'sheet.sheathing',
+                        'sheathing',
+                        [0, $s->mm('upstand') - $s->mm('lap'), $w, $side],
+                        [],
+                        4,
+                    ),
+                ],
                 PieceRole::Plane,
             ),
         ];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
         $this->demandBelow(
             $s,
@@ -130,8 +140,8 @@ final class ThroughWallFlashing extends FacetDetail
             $this->slope($s),
             'the slope through the insulation: metal stays at its outer edge',
         );
-        $this->demandBelow($s, 'metal_lap_mm', $s['metal_mm'] + 1, 'the metal that the membrane laps');
-        $this->demandBelow($s, 'lap_mm', $s['upstand_mm'], 'the upstand on the sheathing');
-        $this->demandBelow($s, 'upstand_mm', $s['side_mm'], 'the sheathing that is drawn');
+        $this->demandBelow($s, 'metal_lap_mm', $s->mm('metal') + 1, 'the metal that the membrane laps');
+        $this->demandBelow($s, 'lap_mm', $s->mm('upstand'), 'the upstand on the sheathing');
+        $this->demandBelow($s, 'upstand_mm', $s->mm('side'), 'the sheathing that is drawn');
     }
 }

@@ -7,7 +7,10 @@ namespace Apron\Junction;
 use Apron\Detail\CutSize;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
+use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -36,36 +39,36 @@ final class WallCorner extends FacetDetail
         return Outcome::Shed;
     }
 
-    protected function facets(array $s, array $chosen): array
+    protected function facets(Sizes $s, Choices $chosen): array
     {
-        return ['face' => [-$s['side_mm'], 0.0, $s['side_mm'], $s['height_mm']]];
+        return ['face' => [-$s->mm('side'), 0.0, $s->mm('side'), $s->mm('height')]];
     }
 
-    protected function does(array $s, array $chosen): array
+    protected function does(Sizes $s, Choices $chosen): array
     {
-        $inside = $chosen['corner'] === 'inside';
+        $inside = $chosen->is('corner', 'inside');
 
         return [
-            ...$inside ? [['corner-bead', ['past_mm' => $s['bond_breaker_past_mm']]]] : [],
-            ["corner-{$chosen['dressed_with']}", ['leg_mm' => $s['leg_mm']]],
-            ['plane-to-corner', ['wrap_mm' => $s['wrap_mm']]],
-            ['plane-round-corner', ['lap_mm' => $s['wrap_mm']]],
+            ...$inside ? [['corner-bead', ['past_mm' => $s->mm('bond_breaker_past')]]] : [],
+            ["corner-{$chosen->of('dressed_with')}", ['leg_mm' => $s->mm('leg')]],
+            ['plane-to-corner', ['wrap_mm' => $s->mm('wrap')]],
+            ['plane-round-corner', ['lap_mm' => $s->mm('wrap')]],
         ];
     }
 
-    protected function pieces(array $s, array $used, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
     {
-        [$h, $side, $leg, $wrap] = [$s['height_mm'], $s['side_mm'], $s['leg_mm'], $s['wrap_mm']];
-        $inside = $chosen['corner'] === 'inside';
+        [$h, $side, $leg, $wrap] = [$s->mm('height'), $s->mm('side'), $s->mm('leg'), $s->mm('wrap')];
+        $inside = $chosen->is('corner', 'inside');
         $n = $inside ? 1 : 0;
         $kind = ['fluid' => PieceKind::Fluid, 'tape' => PieceKind::Membrane, 'moulded' => PieceKind::Moulded][
-            $chosen['dressed_with']
+            $chosen->of('dressed_with')
         ];
-        $bead = $this->laid('corner-bead', $used['bead_material'], PieceKind::Sealant, 1, [
+        $bead = $this->laid('corner-bead', $used->of('bead'), PieceKind::Sealant, 1, [
             $this->patch(
                 'corner-bead.face',
                 'face',
-                [-2 * $s['bond_breaker_past_mm'], 0, 2 * $s['bond_breaker_past_mm'], $h],
+                [-2 * $s->mm('bond_breaker_past'), 0, 2 * $s->mm('bond_breaker_past'), $h],
                 [],
                 1,
             ),
@@ -75,7 +78,7 @@ final class WallCorner extends FacetDetail
             ...$inside ? [$bead] : [],
             $this->laid(
                 'corner-strip',
-                $used["{$chosen['dressed_with']}_material"],
+                $used->of($chosen->of('dressed_with')),
                 $kind,
                 $n + 1,
                 [$this->patch('corner-strip.face', 'face', [-$leg, 0, $leg, $h], [], $n + 1)],
@@ -84,7 +87,7 @@ final class WallCorner extends FacetDetail
             ),
             $this->laid(
                 'plane-left',
-                $used['membrane_material'],
+                $used->of('membrane'),
                 PieceKind::Membrane,
                 $n + 2,
                 [$this->patch('plane-left.face', 'face', [-$side, 0, $wrap, $h], [], $n + 2)],
@@ -92,7 +95,7 @@ final class WallCorner extends FacetDetail
             ),
             $this->laid(
                 'plane-right',
-                $used['membrane_material'],
+                $used->of('membrane'),
                 PieceKind::Membrane,
                 $n + 3,
                 [$this->patch('plane-right.face', 'face', [0, 0, $side, $h], [], $n + 3)],
@@ -101,10 +104,10 @@ final class WallCorner extends FacetDetail
         ];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'leg_mm', $s['side_mm'], 'the wall beside the corner that is drawn');
-        $this->demandBelow($s, 'wrap_mm', $s['side_mm'], 'the wall beside the corner that is drawn');
-        $this->demandBelow($s, 'bond_breaker_past_mm', $s['leg_mm'] / 2, 'so that the bead lies under the strip');
+        $this->demandBelow($s, 'leg_mm', $s->mm('side'), 'the wall beside the corner that is drawn');
+        $this->demandBelow($s, 'wrap_mm', $s->mm('side'), 'the wall beside the corner that is drawn');
+        $this->demandBelow($s, 'bond_breaker_past_mm', $s->mm('leg') / 2, 'so that the bead lies under the strip');
     }
 }

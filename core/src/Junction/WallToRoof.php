@@ -10,7 +10,10 @@ use Apron\Detail\Edges;
 use Apron\Detail\Fold;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
+use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -35,36 +38,36 @@ final class WallToRoof extends FacetDetail
         return Outcome::Shed;
     }
 
-    protected function facets(array $s, array $chosen): array
+    protected function facets(Sizes $s, Choices $chosen): array
     {
         return [
-            'roof' => [0.0, 0.0, $s['length_mm'], $s['side_mm']],
-            'wall' => [0.0, 0.0, $s['length_mm'], 2 * $s['side_mm']],
+            'roof' => [0.0, 0.0, $s->mm('length'), $s->mm('side')],
+            'wall' => [0.0, 0.0, $s->mm('length'), 2 * $s->mm('side')],
         ];
     }
 
-    protected function folds(array $s, array $chosen): array
+    protected function folds(Sizes $s, Choices $chosen): array
     {
-        return [new Fold('roof', 'wall', 2 * $s['side_mm'])];
+        return [new Fold('roof', 'wall', 2 * $s->mm('side'))];
     }
 
-    protected function does(array $s, array $chosen): array
+    protected function does(Sizes $s, Choices $chosen): array
     {
         return [
-            ['wall-top-strip', ['strip_mm' => $s['strip_mm']]],
-            ['roof-folded-down', ['down_mm' => $s['down_mm']]],
-            ['sheet-under-fold', ['lap_mm' => $s['lap_mm']]],
+            ['wall-top-strip', ['strip_mm' => $s->mm('strip')]],
+            ['roof-folded-down', ['down_mm' => $s->mm('down')]],
+            ['sheet-under-fold', ['lap_mm' => $s->mm('lap')]],
         ];
     }
 
-    protected function pieces(array $s, array $used, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
     {
-        [$w, $side, $top] = [$s['length_mm'], $s['side_mm'], 2 * $s['side_mm']];
+        [$w, $side, $top] = [$s->mm('length'), $s->mm('side'), 2 * $s->mm('side')];
         // The lowest part of the fold stays unbonded until the sheet is under it.
         $foot = new Edges(['bottom' => Edge::Open]);
         $under = fn (string $id, float $v1) => new \Apron\Detail\Piece(
             $id,
-            $used['sheet_material'],
+            $used->of('sheet'),
             PieceKind::Sheet,
             PieceRole::Plane,
             true,
@@ -79,31 +82,38 @@ final class WallToRoof extends FacetDetail
         return [
             $this->laid(
                 'wall-top-strip',
-                $used['strip_material'],
+                $used->of('strip'),
                 PieceKind::Membrane,
                 1,
-                [$this->patch('wall-top-strip.face', 'wall', [0, $top - $s['strip_mm'], $w, $top], [], 1)],
+                [$this->patch('wall-top-strip.face', 'wall', [0, $top - $s->mm('strip'), $w, $top], [], 1)],
                 null,
-                new CutSize($w, $s['strip_mm']),
+                new CutSize($w, $s->mm('strip')),
             ),
             $this->laid(
                 'roof-membrane',
-                $used['roof_material'],
+                $used->of('roof'),
                 PieceKind::Membrane,
                 2,
                 [
                     $this->patch('roof-membrane.roof', 'roof', [0, 0, $w, $side], ['r'], 2),
-                    $this->patch('roof-membrane.wall', 'wall', [0, $top - $s['down_mm'], $w, $top], ['r'], 2, $foot),
+                    $this->patch(
+                        'roof-membrane.wall',
+                        'wall',
+                        [0, $top - $s->mm('down'), $w, $top],
+                        ['r'],
+                        2,
+                        $foot,
+                    ),
                 ],
                 PieceRole::Plane,
             ),
-            $under('wall-sheet', $top - $s['down_mm'] + $s['lap_mm']),
+            $under('wall-sheet', $top - $s->mm('down') + $s->mm('lap')),
         ];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'lap_mm', $s['down_mm'], 'what the roof membrane is folded down');
-        $this->demandBelow($s, 'down_mm', min($s['strip_mm'] + 1, $s['side_mm']), 'so that it ends on the strip');
+        $this->demandBelow($s, 'lap_mm', $s->mm('down'), 'what the roof membrane is folded down');
+        $this->demandBelow($s, 'down_mm', min($s->mm('strip') + 1, $s->mm('side')), 'so that it ends on the strip');
     }
 }

@@ -124,8 +124,12 @@ final class Methods
      * @param  array<string, float|string>  $stated  of the opening itself
      * @return array<string, float|string> parameters
      */
-    public static function settled(Generator $generator, array $schools, ?float $headOfWater, array $stated = []): array
-    {
+    public static function settled(
+        Generator $generator,
+        array $schools,
+        ?float $headOfWater,
+        array $stated = [],
+    ): array {
         $takes = array_column($generator->parameters(), 'of', 'name');
         $settled =
             isset($takes['head_of_water_mm']) && $headOfWater !== null ? ['head_of_water_mm' => $headOfWater] : [];

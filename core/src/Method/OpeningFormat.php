@@ -8,6 +8,7 @@ use Apron\Detail\DetailFormat;
 use Apron\Drafting\CannotGenerate;
 use Apron\Json\FileRefused;
 use Apron\Json\Node;
+use Apron\Json\Written;
 use Apron\Material\Materials;
 
 /** A row of the opening schedule, read by making its detail and written as it was stated. */
@@ -19,9 +20,14 @@ final class OpeningFormat
      *
      * @throws FileRefused
      */
-    public static function read(Node $node, Materials $materials, array $schools, ?float $headOfWater): ScheduledOpening
-    {
-        $node->object(['id', 'title', 'generator', 'parameters'], ['id', 'title', 'generator', 'parameters']);
+    public static function read(
+        Node $node,
+        Materials $materials,
+        array $schools,
+        ?float $headOfWater,
+    ): ScheduledOpening {
+        $needed = ['id', 'title', 'generator', 'parameters'];
+        $node->object([...$needed, 'between'], $needed);
         [$id, $title] = [$node->get('id')->id(), $node->get('title')->text()];
         $generator = Methods::all()[$node->get('generator')->word(Methods::openings())];
         $given = $node->get('parameters');
@@ -40,17 +46,20 @@ final class OpeningFormat
             );
         }
 
-        return new ScheduledOpening($id, $title, $generator->name(), $parameters, $detail);
+        $between = DetailFormat::between($node->optional('between'));
+
+        return new ScheduledOpening($id, $title, $generator->name(), $parameters, $detail, $between);
     }
 
     /** @return array<string, mixed> */
     public static function write(ScheduledOpening $row): array
     {
-        return [
+        return Written::without([
             'id' => $row->id,
             'title' => $row->title,
             'generator' => $row->generator,
             'parameters' => (object) $row->parameters,
-        ];
+            'between' => $row->between,
+        ]);
     }
 }

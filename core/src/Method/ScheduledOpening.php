@@ -12,13 +12,17 @@ use Apron\Detail\Detail;
  */
 final readonly class ScheduledOpening
 {
-    /** @param  array<string, float|string>  $parameters  as stated for this opening alone; lengths in mm */
+    /**
+     * @param  array<string, float|string>  $parameters  as stated for this opening alone; lengths in mm
+     * @param  list<string>  $between  ids of the assemblies it stands in or between
+     */
     public function __construct(
         public string $id,
         public string $title,
         public string $generator,
         public array $parameters,
         public Detail $detail,
+        public array $between = [],
     ) {
     }
 }

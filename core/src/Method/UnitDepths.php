@@ -41,7 +41,11 @@ final class UnitDepths
             throw new CannotGenerate('generator', $generator, 'one of '.implode(', ', array_keys(Methods::all())));
         $takes = array_column($method->parameters(), 'value', 'name');
         if (! array_key_exists('setback_mm', $takes)) {
-            throw new CannotGenerate('generator', $generator, 'a unit on straps or clips, which can sit at any depth');
+            throw new CannotGenerate(
+                'generator',
+                $generator,
+                'a unit on straps or clips, which can sit at any depth',
+            );
         }
         $parameters = array_intersect_key($parameters, $takes);
         $depth = (float) ($parameters['depth_mm'] ?? 0);

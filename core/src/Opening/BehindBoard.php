@@ -9,7 +9,9 @@ use Apron\Detail\Edges;
 use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
-use Apron\Material\Material;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
+use Apron\Drafting\Used;
 
 /**
  * An opening behind thick exterior insulation: two planes of water. At the head a flashing reaches back to the
@@ -19,95 +21,89 @@ use Apron\Material\Material;
 trait BehindBoard
 {
     /**
-     * @param  array<string, float>  $s
-     * @param  array<string, Material>  $used
-     * @param  array<string, int>  $at
      * @return list<Piece> what is dressed at the sheathing, whatever the unit
      */
-    protected function atSheathing(array $s, array $used, array $at): array
+    protected function atSheathing(Sizes $s, Used $used, StepNumbers $at): array
     {
         return [
-            $this->field($s, $used['membrane_material'], $at['membrane-below-and-beside'], $s['upstand_mm']),
-            $this->pan($s, $used['pan_material'], $at['sill-pan']),
-            ...$this->jambLiners($s, $used['strip_material'], $at['jamb-liners']),
-            $this->headLiner($s, $used['pan_material'], $at['head-liner']),
+            $this->field($s, $used->of('membrane'), $at->of('membrane-below-and-beside'), $s->mm('upstand')),
+            $this->pan($s, $used->of('pan'), $at->of('sill-pan')),
+            ...$this->jambLiners($s, $used->of('strip'), $at->of('jamb-liners')),
+            $this->headLiner($s, $used->of('pan'), $at->of('head-liner')),
         ];
     }
 
     /**
-     * @param  array<string, float>  $s
-     * @param  array<string, Material>  $used
-     * @param  array<string, int>  $at
      * @param  float  $past  the flashing beyond the opening, each side
      * @return list<Piece> the head flashing, its metal and the course over it
      */
-    protected function headFlashing(array $s, array $used, array $at, float $past): array
+    protected function headFlashing(Sizes $s, Used $used, StepNumbers $at, float $past): array
     {
-        [$w, $h, $board] = [$s['width_mm'], $s['height_mm'], $s['insulation_mm']];
+        [$w, $h, $board] = [$s->mm('width'), $s->mm('height'), $s->mm('insulation')];
 
         return [
-            $this->edge('head-edge', $s, $used, $at['head-wedge-metal'], 'reveal-head', $h),
+            $this->edge('head-edge', $s, $used, $at->of('head-wedge-metal'), 'reveal-head', $h),
             $this->laid(
                 'head-flashing',
-                $used['strip_material'],
+                $used->of('strip'),
                 PieceKind::Membrane,
-                $at['head-flashing-out'],
+                $at->of('head-flashing-out'),
                 [
                     $this->patch(
                         'head-flashing.face',
                         'face',
-                        [-$past, $h, $w + $past, $h + $s['upstand_mm']],
+                        [-$past, $h, $w + $past, $h + $s->mm('upstand')],
                         ['h'],
-                        $at['head-flashing-out'],
+                        $at->of('head-flashing-out'),
                     ),
                     $this->patch(
                         'head-flashing.out',
                         'reveal-head',
-                        [0, $s['metal_mm'] - $s['metal_lap_mm'], $w, $board],
+                        [0, $s->mm('metal') - $s->mm('metal_lap'), $w, $board],
                         ['h'],
-                        $at['head-flashing-out'],
+                        $at->of('head-flashing-out'),
                     ),
                 ],
                 PieceRole::HeadFlashing,
-                new CutSize($w + 2 * $past, $s['upstand_mm'] + $board - $s['metal_mm'] + $s['metal_lap_mm']),
+                new CutSize($w + 2 * $past, $s->mm('upstand') + $board - $s->mm('metal') + $s->mm('metal_lap')),
             ),
             $this->courseAbove(
                 $s,
-                $used['membrane_material'],
-                $at['course-over-flashing'],
-                $s['upstand_mm'] - $s['membrane_lap_mm'],
+                $used->of('membrane'),
+                $at->of('course-over-flashing'),
+                $s->mm('upstand') - $s->mm('membrane_lap'),
             ),
         ];
     }
 
     /**
-     * @param  array<string, float>  $s
-     * @param  array<string, Material>  $used
-     * @param  array<string, int>  $at
      * @param  bool  $over  whether the second pan is bonded over the pan, and leads its water out
      * @return list<Piece> boards, the metal at the sill and the second pan
      */
-    protected function boardAndSecondPan(array $s, array $used, array $at, bool $over): array
+    protected function boardAndSecondPan(Sizes $s, Used $used, StepNumbers $at, bool $over): array
     {
         [$w, $h, $d, $m, $board, $up] = [
-            $s['width_mm'],
-            $s['height_mm'],
-            $s['depth_mm'],
-            $s['margin_mm'],
-            $s['insulation_mm'],
-            $s['second_upturn_mm'],
+            $s->mm('width'),
+            $s->mm('height'),
+            $s->mm('depth'),
+            $s->mm('margin'),
+            $s->mm('insulation'),
+            $s->mm('second_upturn'),
         ];
-        [$pan, $from] = [$at['second-pan-apart'] ?? $at['second-pan-over'], $s['metal_mm'] - $s['metal_lap_mm']];
+        [$pan, $from] = [
+            (int) $at->firstOf('second-pan-apart', 'second-pan-over'),
+            $s->mm('metal') - $s->mm('metal_lap'),
+        ];
 
         return [
             new Piece(
                 'boards',
-                $used['board_material'],
+                $used->of('board'),
                 PieceKind::Board,
                 null,
                 false,
                 false,
-                $at['boards-round'],
+                $at->of('boards-round'),
                 null,
                 new Edges,
                 array_map(
@@ -116,17 +112,17 @@ trait BehindBoard
                         'outer-face',
                         $rect,
                         ['b'],
-                        $at['boards-round'],
+                        $at->of('boards-round'),
                     ),
                     ['below', 'left', 'right', 'above'],
                     [[-$m, -$m, $w + $m, 0], [-$m, 0, 0, $h], [$w, 0, $w + $m, $h], [-$m, $h, $w + $m, $h + $m]],
                 ),
                 null,
             ),
-            $this->edge('sill-edge', $s, $used, $at['reveal-metal-edge'], 'reveal-sill', 0.0),
+            $this->edge('sill-edge', $s, $used, $at->of('reveal-metal-edge'), 'reveal-sill', 0.0),
             $this->laid(
                 'second-pan',
-                $used['pan_material'],
+                $used->of('pan'),
                 PieceKind::Formable,
                 $pan,
                 [
@@ -141,25 +137,20 @@ trait BehindBoard
         ];
     }
 
-    /**
-     * Metal at the outer edge of the board only, turned down over its face.
-     *
-     * @param  array<string, float>  $s
-     * @param  array<string, Material>  $used
-     */
-    private function edge(string $id, array $s, array $used, int $step, string $facet, float $y): Piece
+    /** Metal at the outer edge of the board only, turned down over its face. */
+    private function edge(string $id, Sizes $s, Used $used, int $step, string $facet, float $y): Piece
     {
         return $this->laid(
             $id,
-            $used['edge_material'],
+            $used->of('edge'),
             PieceKind::Metal,
             $step,
             [
-                $this->patch("$id.in", $facet, [0, 0, $s['width_mm'], $s['metal_mm']], ['e'], $step),
+                $this->patch("$id.in", $facet, [0, 0, $s->mm('width'), $s->mm('metal')], ['e'], $step),
                 $this->patch(
                     "$id.drip",
                     'outer-face',
-                    [0, $y - $s['drip_mm'], $s['width_mm'], $y],
+                    [0, $y - $s->mm('drip'), $s->mm('width'), $y],
                     ['e'],
                     $step,
                     null,
@@ -167,61 +158,59 @@ trait BehindBoard
                 ),
             ],
             null,
-            new CutSize($s['width_mm'], $s['metal_mm'] + $s['drip_mm']),
+            new CutSize($s->mm('width'), $s->mm('metal') + $s->mm('drip')),
             null,
             false,
         );
     }
 
-    protected function outerBoard(array $s): float
+    protected function outerBoard(Sizes $s): float
     {
-        return $s['insulation_mm'];
+        return $s->mm('insulation');
     }
 
     /**
-     * @param  array<string, float>  $s
      * @return array<string, float>|null null for a step that any opening has
      */
-    protected function figuresBehindBoard(string $does, array $s): ?array
+    protected function figuresBehindBoard(string $does, Sizes $s): ?array
     {
         return match ($does) {
             'head-wedge-metal' => [
-                'bevel_deg' => $s['bevel_deg'],
-                'leg_mm' => $s['metal_mm'],
-                'drip_mm' => $s['drip_mm'],
+                'bevel_deg' => $s->figure('bevel_deg'),
+                'leg_mm' => $s->mm('metal'),
+                'drip_mm' => $s->mm('drip'),
             ],
-            'head-flashing-out' => ['upstand_mm' => $s['upstand_mm'], 'lap_mm' => $s['metal_lap_mm']],
+            'head-flashing-out' => ['upstand_mm' => $s->mm('upstand'), 'lap_mm' => $s->mm('metal_lap')],
             'course-over-flashing' => [
-                'lap_mm' => $s['membrane_lap_mm'],
-                'clear_mm' => $s['upstand_mm'] - $s['membrane_lap_mm'],
+                'lap_mm' => $s->mm('membrane_lap'),
+                'clear_mm' => $s->mm('upstand') - $s->mm('membrane_lap'),
             ],
-            'boards-round' => ['board_mm' => $s['insulation_mm']],
-            'reveal-metal-edge' => ['leg_mm' => $s['metal_mm'], 'drip_mm' => $s['drip_mm']],
+            'boards-round' => ['board_mm' => $s->mm('insulation')],
+            'reveal-metal-edge' => ['leg_mm' => $s->mm('metal'), 'drip_mm' => $s->mm('drip')],
             'second-pan-apart', 'second-pan-over' => [
-                'lap_mm' => $s['metal_lap_mm'],
-                'upturn_mm' => $s['second_upturn_mm'],
+                'lap_mm' => $s->mm('metal_lap'),
+                'upturn_mm' => $s->mm('second_upturn'),
             ],
             default => null,
         };
     }
 
-    /** @param  array<string, float>  $s */
-    protected function demandBoardRoom(array $s): void
+    protected function demandBoardRoom(Sizes $s): void
     {
         $this->demandBelow(
             $s,
             'metal_mm',
-            $s['insulation_mm'],
+            $s->mm('insulation'),
             'the thickness of the board: metal stays at its outer edge',
         );
-        $this->demandBelow($s, 'metal_lap_mm', $s['metal_mm'] + 1, 'the metal that it laps');
-        $this->demandBelow($s, 'upstand_mm', $s['margin_mm'], 'the wall above the opening that is drawn');
+        $this->demandBelow($s, 'metal_lap_mm', $s->mm('metal') + 1, 'the metal that it laps');
+        $this->demandBelow($s, 'upstand_mm', $s->mm('margin'), 'the wall above the opening that is drawn');
         $this->demandBelow(
             $s,
             'membrane_lap_mm',
-            $s['upstand_mm'] - $s['face_return_mm'] + 1,
+            $s->mm('upstand') - $s->mm('face_return') + 1,
             'the upstand less the leg of the head liner, which the flashing covers',
         );
-        $this->demandBelow($s, 'second_upturn_mm', $s['height_mm'], 'the height of the opening');
+        $this->demandBelow($s, 'second_upturn_mm', $s->mm('height'), 'the height of the opening');
     }
 }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Apron\Opening;
 
+use Apron\Drafting\Choices;
+use Apron\Drafting\Sizes;
+
 /**
  * A door that is stepped over nothing: its sill is set down below the finished floor, the pan is formed into that
  * recess and drains out under the threshold into a channel. The recess is the only dam there is: the trace says what
@@ -15,7 +18,7 @@ final class DoorWithFlushThreshold extends StrappedUnitInSelfAdhered
 
     protected const CHOICES = ['air_seal' => ['sealant', 'tape']];
 
-    protected function order(array $chosen, array $s): array
+    protected function order(Choices $chosen, Sizes $s): array
     {
         return $this->coupled(
             [
@@ -26,15 +29,15 @@ final class DoorWithFlushThreshold extends StrappedUnitInSelfAdhered
                 'course-to-arris',
                 'door-on-blocks',
                 'outer-seals',
-                $chosen['air_seal'] === 'tape' ? 'inner-tape' : 'inner-air-seal',
+                $chosen->is('air_seal', 'tape') ? 'inner-tape' : 'inner-air-seal',
                 'threshold-channel',
             ],
             $s,
         );
     }
 
-    protected function backDam(array $s): float
+    protected function backDam(Sizes $s): float
     {
-        return $s['recess_mm'];
+        return $s->mm('recess');
     }
 }

@@ -20,7 +20,11 @@ use Apron\Detail\SillPitch;
 use Apron\Detail\Unit;
 use Apron\Detail\UnitJoint;
 use Apron\Drafting\CannotGenerate;
+use Apron\Drafting\Choices;
 use Apron\Drafting\DetailGenerator;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
+use Apron\Drafting\Used;
 use Apron\Json\CoreData;
 use Apron\Json\Node;
 use Apron\Material\Material;
@@ -59,43 +63,36 @@ abstract class DressedOpening extends DetailGenerator
     /**
      * The codes of its steps, in their order.
      *
-     * @param  array<string, string>  $chosen
-     * @param  array<string, float>  $s
      * @return list<string>
      */
-    abstract protected function order(array $chosen, array $s): array;
+    abstract protected function order(Choices $chosen, Sizes $s): array;
 
     /**
-     * @param  array<string, float>  $s  sizes
-     * @param  array<string, Material>  $used
-     * @param  array<string, int>  $at  the number of each step
-     * @param  array<string, string>  $chosen
      * @return list<Piece>
      */
-    abstract protected function pieces(array $s, array $used, array $at, array $chosen): array;
+    abstract protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array;
 
     protected function draw(
         string $id,
         string $title,
-        array $s,
-        array $used,
-        array $chosen,
+        Sizes $s,
+        Used $used,
+        Choices $chosen,
         Generated $generated,
     ): Detail {
         $opening = new OpeningGeometry(
-            width: $s['width_mm'],
-            height: $s['height_mm'],
-            depth: $s['depth_mm'],
-            margin: $s['margin_mm'],
+            width: $s->mm('width'),
+            height: $s->mm('height'),
+            depth: $s->mm('depth'),
+            margin: $s->mm('margin'),
             sillPitch: SillPitch::Out,
-            sillFall: $s['sill_fall_mm'],
+            sillFall: $s->mm('sill_fall'),
             backDam: $this->backDam($s),
-            headOfWater: $s['head_of_water_mm'],
+            headOfWater: $s->mm('head_of_water'),
             outerBoard: $this->outerBoard($s),
         );
         $order = $this->order($chosen, $s);
-        $at = array_map(fn (int $i): int => $i + 1, array_flip($order));
-        $pieces = $this->pieces($s, $used, $at, $chosen);
+        $pieces = $this->pieces($s, $used, StepNumbers::inOrder($order), $chosen);
 
         return new Detail(
             id: $id,
@@ -111,23 +108,29 @@ abstract class DressedOpening extends DetailGenerator
             fasteners: $this->fasteners($s, $chosen, $pieces),
             framing: $this->framing($s),
             leastLaps: $this->leastLaps(),
-            panUpturn: $s['pan_upturn_mm'],
-            steps: $this->numbered(array_map(fn (string $does): array => [$does, $this->figuresOf($does, $s)], $order)),
+            panUpturn: $s->mm('pan_upturn'),
+            steps: $this->numbered(
+                array_map(fn (string $does): array => [$does, $this->figuresOf($does, $s)], $order),
+            ),
             generated: $generated,
             gaps: $this->gaps($s),
         );
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
-        if ($s['height_mm'] < $s['pan_upturn_mm'] + $s['membrane_lap_mm']) {
-            throw new CannotGenerate('height_mm', $s['height_mm'], 'an opening taller than the pan upturn and its lap');
+        if ($s->mm('height') < $s->mm('pan_upturn') + $s->mm('membrane_lap')) {
+            throw new CannotGenerate(
+                'height_mm',
+                $s->mm('height'),
+                'an opening taller than the pan upturn and its lap',
+            );
         }
-        if ($s['margin_mm'] <= $s['face_return_mm']) {
+        if ($s->mm('margin') <= $s->mm('face_return')) {
             throw new CannotGenerate(
                 'margin_mm',
-                $s['margin_mm'],
-                sprintf('more than the return on the face, %g mm', $s['face_return_mm']),
+                $s->mm('margin'),
+                sprintf('more than the return on the face, %g mm', $s->mm('face_return')),
             );
         }
     }
@@ -135,10 +138,9 @@ abstract class DressedOpening extends DetailGenerator
     /**
      * What stands behind the face, where a method's joints must lie on it.
      *
-     * @param  array<string, float>  $s
      * @return list<FramingMember>
      */
-    protected function framing(array $s): array
+    protected function framing(Sizes $s): array
     {
         return [];
     }
@@ -146,12 +148,10 @@ abstract class DressedOpening extends DetailGenerator
     /**
      * Fasteners through the plane that are not made for it.
      *
-     * @param  array<string, float>  $s
-     * @param  array<string, string>  $chosen
      * @param  list<Piece>  $pieces
      * @return list<PlacedFastener>
      */
-    protected function fasteners(array $s, array $chosen, array $pieces): array
+    protected function fasteners(Sizes $s, Choices $chosen, array $pieces): array
     {
         return [];
     }
@@ -159,72 +159,60 @@ abstract class DressedOpening extends DetailGenerator
     /**
      * Volumes of air between the layers.
      *
-     * @param  array<string, float>  $s
      * @return list<Gap>
      */
-    protected function gaps(array $s): array
+    protected function gaps(Sizes $s): array
     {
         return [];
     }
 
     /**
-     * @param  array<string, string>  $chosen
      * @return list<string> facets whose substrate bears water
      */
-    protected function tolerant(array $chosen): array
+    protected function tolerant(Choices $chosen): array
     {
         return [];
     }
 
-    /**
-     * Coupled units side by side, each wide enough to be one.
-     *
-     * @param  array<string, float>  $s
-     */
-    protected function demandWholeUnits(array $s): void
+    /** Coupled units side by side, each wide enough to be one. */
+    protected function demandWholeUnits(Sizes $s): void
     {
-        if ($s['mullions'] !== floor($s['mullions'])) {
-            throw new CannotGenerate('mullions', $s['mullions'], 'a whole number');
+        if ($s->figure('mullions') !== floor($s->figure('mullions'))) {
+            throw new CannotGenerate('mullions', $s->figure('mullions'), 'a whole number');
         }
-        if ($s['width_mm'] / ($s['mullions'] + 1) < 300) {
-            throw new CannotGenerate('mullions', $s['mullions'], 'units of 300 mm or more each');
+        if ($s->mm('width') / ($s->figure('mullions') + 1) < 300) {
+            throw new CannotGenerate('mullions', $s->figure('mullions'), 'units of 300 mm or more each');
         }
     }
 
     /**
      * What the words of a step speak of.
      *
-     * @param  array<string, float>  $s
      * @return array<string, float>
      */
-    protected function figuresOf(string $does, array $s): array
+    protected function figuresOf(string $does, Sizes $s): array
     {
         return match ($does) {
             'sill-pan', 'sill-tape', 'threshold-pan' => [
-                'upturn_mm' => $s['pan_upturn_mm'],
-                'face_mm' => $s['face_return_mm'],
+                'upturn_mm' => $s->mm('pan_upturn'),
+                'face_mm' => $s->mm('face_return'),
                 'dam_mm' => $this->backDam($s),
             ],
-            'jamb-liners', 'head-liner' => ['lap_mm' => $s['membrane_lap_mm'], 'face_mm' => $s['face_return_mm']],
-            'course-to-arris' => ['lap_mm' => $s['membrane_lap_mm']],
-            'unit-in-sealant' => ['clearance_mm' => $s['clearance_mm']],
-            'detail-coat' => ['face_mm' => $s['face_return_mm']],
+            'jamb-liners', 'head-liner' => ['lap_mm' => $s->mm('membrane_lap'), 'face_mm' => $s->mm('face_return')],
+            'course-to-arris' => ['lap_mm' => $s->mm('membrane_lap')],
+            'unit-in-sealant' => ['clearance_mm' => $s->mm('clearance')],
+            'detail-coat' => ['face_mm' => $s->mm('face_return')],
             default => [],
         };
     }
 
-    /** @param  array<string, float>  $s */
-    protected function backDam(array $s): float
+    protected function backDam(Sizes $s): float
     {
-        return $s['back_dam_mm'];
+        return $s->mm('back_dam');
     }
 
-    /**
-     * Thickness of the board over the face, where the opening has a second plane.
-     *
-     * @param  array<string, float>  $s
-     */
-    protected function outerBoard(array $s): float
+    /** Thickness of the board over the face, where the opening has a second plane. */
+    protected function outerBoard(Sizes $s): float
     {
         return 0.0;
     }
@@ -232,13 +220,10 @@ abstract class DressedOpening extends DetailGenerator
     /**
      * Where the unit sits and how its joints are closed: its outer face on the face of the wall, its frame reaching in
      * by what such units commonly do.
-     *
-     * @param  array<string, float>  $s
-     * @param  array<string, string>  $chosen
      */
-    protected function set(array $s, array $chosen): Unit
+    protected function set(Sizes $s, Choices $chosen): Unit
     {
-        return new Unit(0.0, min($s['frame_depth_mm'], $s['depth_mm']), 'unit', $this->joints());
+        return new Unit(0.0, min($s->mm('frame_depth'), $s->mm('depth')), 'unit', $this->joints());
     }
 
     /** @return array<string, UnitJoint> the sill drained, the others sealed; an air seal inside on all four */
@@ -270,30 +255,21 @@ abstract class DressedOpening extends DetailGenerator
     /**
      * How far above the opening the water plane is cut level, so that the head can be dressed before it comes down
      * again.
-     *
-     * @param  array<string, float>  $s
      */
-    protected function cutAbove(array $s): float
+    protected function cutAbove(Sizes $s): float
     {
         return 0.0;
     }
 
-    /**
-     * From the side of the opening to the slit of a head flap.
-     *
-     * @param  array<string, float>  $s
-     */
-    protected function flapSide(array $s): float
+    /** From the side of the opening to the slit of a head flap. */
+    protected function flapSide(Sizes $s): float
     {
-        return $s['face_return_mm'] + $this->least['slit_tape_side_mm'];
+        return $s->mm('face_return') + $this->least['slit_tape_side_mm'];
     }
 
-    /**
-     * @param  array<string, float>  $s
-     */
-    protected function pan(array $s, Material $material, int $step, PieceKind $kind = PieceKind::Formable): Piece
+    protected function pan(Sizes $s, Material $material, int $step, PieceKind $kind = PieceKind::Formable): Piece
     {
-        [$w, $d, $up, $face] = [$s['width_mm'], $s['depth_mm'], $s['pan_upturn_mm'], $s['face_return_mm']];
+        [$w, $d, $up, $face] = [$s->mm('width'), $s->mm('depth'), $s->mm('pan_upturn'), $s->mm('face_return')];
 
         return $this->laid(
             'pan',
@@ -314,15 +290,14 @@ abstract class DressedOpening extends DetailGenerator
     }
 
     /**
-     * @param  array<string, float>  $s
      * @param  float|null  $foot  where they start above the sill; by the lap over the pan's upturn where nothing is
      *   said
      * @return list<Piece>
      */
-    protected function jambLiners(array $s, Material $material, int $step, ?float $foot = null): array
+    protected function jambLiners(Sizes $s, Material $material, int $step, ?float $foot = null): array
     {
-        [$w, $h, $d, $face] = [$s['width_mm'], $s['height_mm'], $s['depth_mm'], $s['face_return_mm']];
-        $foot ??= $s['pan_upturn_mm'] - $s['membrane_lap_mm'];
+        [$w, $h, $d, $face] = [$s->mm('width'), $s->mm('height'), $s->mm('depth'), $s->mm('face_return')];
+        $foot ??= $s->mm('pan_upturn') - $s->mm('membrane_lap');
         $cut = new CutSize($h - $foot, $d + $face);
 
         return [
@@ -356,17 +331,15 @@ abstract class DressedOpening extends DetailGenerator
     /**
      * Without it the inner seal at the head would lie on bare wood, and the wall's air layer would stop short of the
      * unit.
-     *
-     * @param  array<string, float>  $s
      */
-    protected function headLiner(array $s, Material $material, int $step): Piece
+    protected function headLiner(Sizes $s, Material $material, int $step): Piece
     {
         [$w, $h, $d, $face, $leg] = [
-            $s['width_mm'],
-            $s['height_mm'],
-            $s['depth_mm'],
-            $s['face_return_mm'],
-            $s['membrane_lap_mm'],
+            $s->mm('width'),
+            $s->mm('height'),
+            $s->mm('depth'),
+            $s->mm('face_return'),
+            $s->mm('membrane_lap'),
         ];
 
         return $this->laid(

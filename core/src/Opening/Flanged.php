@@ -11,6 +11,10 @@ use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Drafting\CannotGenerate;
+use Apron\Drafting\Choices;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
+use Apron\Drafting\Used;
 use Apron\Material\Material;
 
 /** A unit with a nailing flange at the outer face: bedded at jambs and head, open at the foot, stripped over. */
@@ -26,72 +30,70 @@ trait Flanged
         'trim_sealant_material' => 'sealant-silyl',
     ];
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
         parent::demandRoom($s);
-        if ($s['clearance_mm'] >= $s['flange_mm']) {
+        if ($s->mm('clearance') >= $s->mm('flange')) {
             throw new CannotGenerate(
                 'clearance_mm',
-                $s['clearance_mm'],
-                sprintf('less than the flange, %g mm, which must lie on the face', $s['flange_mm']),
+                $s->mm('clearance'),
+                sprintf('less than the flange, %g mm, which must lie on the face', $s->mm('flange')),
             );
         }
-        if ($s['clearance_mm'] < $s['strip_clear_of_frame_mm']) {
+        if ($s->mm('clearance') < $s->mm('strip_clear_of_frame')) {
             throw new CannotGenerate(
                 'strip_clear_of_frame_mm',
-                $s['strip_clear_of_frame_mm'],
-                sprintf('no more than the clearance, %g mm', $s['clearance_mm']),
+                $s->mm('strip_clear_of_frame'),
+                sprintf('no more than the clearance, %g mm', $s->mm('clearance')),
             );
         }
         $this->demandBelow(
             $s,
             'trim_mm',
-            $s['margin_mm'] + $s['clearance_mm'] - $s['trim_joint_mm'],
+            $s->mm('margin') + $s->mm('clearance') - $s->mm('trim_joint'),
             'so that the trim stays on the wall that is drawn',
         );
         $this->demandWholeUnits($s);
         $this->demandHeadRoom($s);
     }
 
-    /** @param  array<string, float>  $s */
-    protected function demandHeadRoom(array $s): void
+    protected function demandHeadRoom(Sizes $s): void
     {
         $needed = $this->headStripTop($s);
-        if ($s['margin_mm'] <= max($needed, $this->flapSide($s))) {
+        if ($s->mm('margin') <= max($needed, $this->flapSide($s))) {
             throw new CannotGenerate(
                 'margin_mm',
-                $s['margin_mm'],
+                $s->mm('margin'),
                 sprintf('more than %g mm, where the strips end', max($needed, $this->flapSide($s))),
             );
         }
     }
 
-    protected function cutAbove(array $s): float
+    protected function cutAbove(Sizes $s): float
     {
-        return $s['sheet_cut_above_head_mm'];
+        return $s->mm('sheet_cut_above_head');
     }
 
-    protected function flapSide(array $s): float
+    protected function flapSide(Sizes $s): float
     {
-        return $s['jamb_strip_mm'] - $this->stripInner($s) + $s['head_strip_past_jamb_mm'];
+        return $s->mm('jamb_strip') - $this->stripInner($s) + $s->mm('head_strip_past_jamb');
     }
 
     /**
-     * @param  array<string, float>  $s
      * @return array<string, float>
      */
-    protected function figuresOf(string $does, array $s): array
+    protected function figuresOf(string $does, Sizes $s): array
     {
         return match ($does) {
-            'jamb-strips' => ['past_mm' => $s['jamb_strip_past_head_mm']],
-            'head-strip', 'head-strip-taped' => ['past_mm' => $s['head_strip_past_jamb_mm']],
-            'trim-bead' => ['gap_mm' => $s['trim_joint_mm']],
-            'trim-drained', 'trim-caulked' => ['trim_mm' => $s['trim_mm'], 'gap_mm' => $s['trim_joint_mm']],
-            'mullion-covers' => ['clearance_mm' => $s['clearance_mm']],
-            'flange-flashing' => ['past_mm' => $s['face_return_mm']],
-            'membrane-below-and-beside' => ['above_mm' => $s['sheet_cut_above_head_mm']],
+            'jamb-strips' => ['past_mm' => $s->mm('jamb_strip_past_head')],
+            'head-strip', 'head-strip-taped' => ['past_mm' => $s->mm('head_strip_past_jamb')],
+            'trim-bead' => ['gap_mm' => $s->mm('trim_joint')],
+            'trim-drained', 'trim-caulked' => ['trim_mm' => $s->mm('trim'), 'gap_mm' => $s->mm('trim_joint')],
+            'mullion-covers' => ['clearance_mm' => $s->mm('clearance')],
+            'flange-flashing' => ['past_mm' => $s->mm('face_return')],
+            'membrane-below-and-beside' => ['above_mm' => $s->mm('sheet_cut_above_head')],
             'course-above' => [
-                'lap_mm' => $this->headStripTop($s) - $s['sheet_cut_above_head_mm'] + $s['membrane_lap_mm'],
+                'lap_mm' => $this->headStripTop($s) - $s->mm('sheet_cut_above_head') + $s->mm('membrane_lap'),
             ],
             default => parent::figuresOf($does, $s),
         };
@@ -102,18 +104,16 @@ trait Flanged
      * it.
      *
      * @param  list<string>  $order
-     * @param  array<string, float>  $s
-     * @param  array<string, string>  $chosen
      * @return list<string>
      */
-    protected function aroundTheUnit(array $order, array $s, array $chosen): array
+    protected function aroundTheUnit(array $order, Sizes $s, Choices $chosen): array
     {
-        if ($s['mullions'] > 0) {
+        if ($s->figure('mullions') > 0) {
             array_splice($order, (int) array_search('unit-in-sealant', $order, true) + 1, 0, ['mullion-covers']);
         }
         // Behind a board trim belongs to the outer face, and is not drawn.
-        if (($chosen['trim'] ?? 'by-others') !== 'by-others') {
-            array_push($order, "trim-{$chosen['trim']}", ...$chosen['trim'] === 'caulked' ? ['trim-bead'] : []);
+        if (! $chosen->is('trim', 'by-others') && $chosen->asks('trim')) {
+            array_push($order, "trim-{$chosen->of('trim')}", ...$chosen->is('trim', 'caulked') ? ['trim-bead'] : []);
         }
 
         return $order;
@@ -125,19 +125,16 @@ trait Flanged
      * the head or the sill: what the head strip sheds comes out behind the head trim, and a bead there would keep it
      * in.
      *
-     * @param  array<string, float>  $s
-     * @param  array<string, Material>  $used
-     * @param  array<string, int>  $at
      * @return list<Piece>
      */
-    private function trim(array $s, array $used, array $at): array
+    private function trim(Sizes $s, Used $used, StepNumbers $at): array
     {
-        $step = $at['trim-drained'] ?? ($at['trim-caulked'] ?? null);
+        $step = $at->firstOf('trim-drained', 'trim-caulked');
         if ($step === null) {
             return [];
         }
-        [$frame, $gap, $t] = [$s['clearance_mm'], $s['trim_joint_mm'], $s['trim_mm']];
-        [$left, $right, $below, $top] = [$frame, $s['width_mm'] - $frame, $frame, $s['height_mm'] - $frame];
+        [$frame, $gap, $t] = [$s->mm('clearance'), $s->mm('trim_joint'), $s->mm('trim')];
+        [$left, $right, $below, $top] = [$frame, $s->mm('width') - $frame, $frame, $s->mm('height') - $frame];
         [$in, $out] = [$gap, $gap + $t];
         $pieces = [];
         foreach (
@@ -150,7 +147,7 @@ trait Flanged
         ) {
             $pieces[] = $this->laid(
                 "trim-$side",
-                $used['trim_material'],
+                $used->of('trim'),
                 PieceKind::Board,
                 $step,
                 [$this->patch("trim-$side.face", 'face', $rect, [], $step)],
@@ -160,7 +157,7 @@ trait Flanged
                 false,
             );
         }
-        if (! isset($at['trim-caulked'])) {
+        if (! $at->has('trim-caulked')) {
             return $pieces;
         }
         $joint = fn (string $id, int $step, ?Edges $foot): array => [
@@ -172,7 +169,7 @@ trait Flanged
             ...$pieces,
             $this->laid(
                 'trim-breaker',
-                $used['trim_breaker_material'],
+                $used->of('trim_breaker'),
                 PieceKind::Board,
                 $step,
                 $joint('trim-breaker', $step, null),
@@ -183,10 +180,10 @@ trait Flanged
             ),
             $this->laid(
                 'trim-bead',
-                $used['trim_sealant_material'],
+                $used->of('trim_sealant'),
                 PieceKind::Sealant,
-                $at['trim-bead'],
-                $joint('trim-bead', $at['trim-bead'], new Edges(['bottom' => Edge::Open])),
+                $at->of('trim-bead'),
+                $joint('trim-bead', $at->of('trim-bead'), new Edges(['bottom' => Edge::Open])),
                 null,
                 null,
                 null,
@@ -195,50 +192,40 @@ trait Flanged
         ];
     }
 
-    /**
-     * How far the flange lies on the face beyond the opening.
-     *
-     * @param  array<string, float>  $s
-     */
-    protected function flangeOnFace(array $s): float
+    /** How far the flange lies on the face beyond the opening. */
+    protected function flangeOnFace(Sizes $s): float
     {
-        return $s['flange_mm'] - $s['clearance_mm'];
+        return $s->mm('flange') - $s->mm('clearance');
     }
 
-    /**
-     * From the arris of the opening inward to where the strips end, just clear of the frame.
-     *
-     * @param  array<string, float>  $s
-     */
-    protected function stripInner(array $s): float
+    /** From the arris of the opening inward to where the strips end, just clear of the frame. */
+    protected function stripInner(Sizes $s): float
     {
-        return $s['clearance_mm'] - $s['strip_clear_of_frame_mm'];
+        return $s->mm('clearance') - $s->mm('strip_clear_of_frame');
     }
 
-    /**
-     * The top of the head strip above the opening.
-     *
-     * @param  array<string, float>  $s
-     */
-    protected function headStripTop(array $s): float
+    /** The top of the head strip above the opening. */
+    protected function headStripTop(Sizes $s): float
     {
-        return $s['head_strip_mm'] - $this->stripInner($s);
+        return $s->mm('head_strip') - $this->stripInner($s);
     }
 
     /**
      * The unit, or several coupled side by side: between two of them their flanges only meet, so a cover lies over each
      * mullion, sealed at its sides and open at its foot.
      *
-     * @param  array<string, float>  $s
-     * @param  array<string, Material>  $used
-     * @param  array<string, int>  $at
      * @return list<Piece> with what lies round them on the face
      */
-    protected function units(array $s, array $used, array $at): array
+    protected function units(Sizes $s, Used $used, StepNumbers $at): array
     {
-        $material = $used['unit_material'];
-        [$w, $h, $f, $step] = [$s['width_mm'], $s['height_mm'], $this->flangeOnFace($s), $at['unit-in-sealant']];
-        $many = (int) $s['mullions'] + 1;
+        $material = $used->of('unit');
+        [$w, $h, $f, $step] = [
+            $s->mm('width'),
+            $s->mm('height'),
+            $this->flangeOnFace($s),
+            $at->of('unit-in-sealant'),
+        ];
+        $many = (int) $s->figure('mullions') + 1;
         // Bedded in sealant at the jambs and the head; the bottom flange stays open, or the pan would be a bath.
         $edges = new Edges([
             'left' => Edge::Sealed,
@@ -263,18 +250,18 @@ trait Flanged
                     "mullion-cover-$i",
                     $material,
                     PieceKind::Moulded,
-                    $at['mullion-covers'],
+                    $at->of('mullion-covers'),
                     [
                         $this->patch(
                             "mullion-cover-$i.face",
                             'face',
-                            [$from - $s['flange_mm'], -$f, $from + $s['flange_mm'], $h + $f],
+                            [$from - $s->mm('flange'), -$f, $from + $s->mm('flange'), $h + $f],
                             [],
-                            $at['mullion-covers'],
+                            $at->of('mullion-covers'),
                         ),
                     ],
                     null,
-                    new CutSize($h + 2 * $f, 2 * $s['flange_mm']),
+                    new CutSize($h + 2 * $f, 2 * $s->mm('flange')),
                     new Edges([
                         'left' => Edge::Sealed,
                         'right' => Edge::Sealed,
@@ -293,13 +280,12 @@ trait Flanged
     }
 
     /**
-     * @param  array<string, float>  $s
      * @return list<Piece>
      */
-    protected function jambStrips(array $s, Material $material, int $step): array
+    protected function jambStrips(Sizes $s, Material $material, int $step): array
     {
-        [$w, $inner, $strip] = [$s['width_mm'], $this->stripInner($s), $s['jamb_strip_mm']];
-        $top = $s['height_mm'] + $s['jamb_strip_past_head_mm'];
+        [$w, $inner, $strip] = [$s->mm('width'), $this->stripInner($s), $s->mm('jamb_strip')];
+        $top = $s->mm('height') + $s->mm('jamb_strip_past_head');
         $cut = new CutSize($top, $strip);
 
         return [
@@ -332,13 +318,10 @@ trait Flanged
         ];
     }
 
-    /**
-     * @param  array<string, float>  $s
-     */
-    protected function headStrip(array $s, Material $material, int $step, ?Edges $edges = null): Piece
+    protected function headStrip(Sizes $s, Material $material, int $step, ?Edges $edges = null): Piece
     {
-        [$w, $side] = [$s['width_mm'], $this->flapSide($s)];
-        $foot = $s['height_mm'] - $this->stripInner($s);
+        [$w, $side] = [$s->mm('width'), $this->flapSide($s)];
+        $foot = $s->mm('height') - $this->stripInner($s);
 
         return $this->laid(
             'head-strip',
@@ -349,13 +332,13 @@ trait Flanged
                 $this->patch(
                     'head-strip.face',
                     'face',
-                    [-$side, $foot, $w + $side, $foot + $s['head_strip_mm']],
+                    [-$side, $foot, $w + $side, $foot + $s->mm('head_strip')],
                     [],
                     $step,
                 ),
             ],
             PieceRole::HeadFlashing,
-            new CutSize($w + 2 * $side, $s['head_strip_mm']),
+            new CutSize($w + 2 * $side, $s->mm('head_strip')),
             $edges,
         );
     }

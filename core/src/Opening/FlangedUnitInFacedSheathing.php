@@ -10,6 +10,10 @@ use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
 use Apron\Detail\Rect;
 use Apron\Drafting\CannotGenerate;
+use Apron\Drafting\Choices;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
+use Apron\Drafting\Used;
 use Apron\Material\Material;
 use Apron\Trace\Outcome;
 
@@ -50,7 +54,7 @@ class FlangedUnitInFacedSheathing extends DressedOpening
         return Outcome::ReliesOnBond;
     }
 
-    protected function order(array $chosen, array $s): array
+    protected function order(Choices $chosen, Sizes $s): array
     {
         return $this->aroundTheUnit(
             $this->spotted(
@@ -77,33 +81,30 @@ class FlangedUnitInFacedSheathing extends DressedOpening
         ];
     }
 
-    protected function pieces(array $s, array $used, array $at, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         return [
-            ...$this->boards($s, $used['board_material'], $at['boards']),
+            ...$this->boards($s, $used->of('board'), $at->of('boards')),
             ...$this->spots($s, $used, $at, $chosen),
-            ...$this->uprightTapes($s, $used['tape_material'], $at['upright-seams']),
-            ...$this->levelTapes($s, $used['tape_material'], $at['level-seams']),
-            ...$this->gapBeads($s, $used['sealant_material'], $at['sheathing-gap']),
-            $this->pan($s, $used['pan_material'], $at['sill-tape']),
+            ...$this->uprightTapes($s, $used->of('tape'), $at->of('upright-seams')),
+            ...$this->levelTapes($s, $used->of('tape'), $at->of('level-seams')),
+            ...$this->gapBeads($s, $used->of('sealant'), $at->of('sheathing-gap')),
+            $this->pan($s, $used->of('pan'), $at->of('sill-tape')),
             ...$this->dressing($s, $used, $at),
         ];
     }
 
     /**
-     * @param  array<string, float>  $s
-     * @param  array<string, Material>  $used
-     * @param  array<string, int>  $at
      * @return list<Piece>
      */
-    protected function dressing(array $s, array $used, array $at, ?float $foot = null): array
+    protected function dressing(Sizes $s, Used $used, StepNumbers $at, ?float $foot = null): array
     {
         return [
-            ...$this->jambLiners($s, $used['strip_material'], $at['jamb-liners'], $foot),
-            $this->headLiner($s, $used['pan_material'], $at['head-liner']),
+            ...$this->jambLiners($s, $used->of('strip'), $at->of('jamb-liners'), $foot),
+            $this->headLiner($s, $used->of('pan'), $at->of('head-liner')),
             ...$this->units($s, $used, $at),
-            ...$this->jambStrips($s, $used['strip_material'], $at['jamb-strips']),
-            $this->headStrip($s, $used['strip_material'], $at['head-strip-taped']),
+            ...$this->jambStrips($s, $used->of('strip'), $at->of('jamb-strips')),
+            $this->headStrip($s, $used->of('strip'), $at->of('head-strip-taped')),
         ];
     }
 
@@ -111,12 +112,11 @@ class FlangedUnitInFacedSheathing extends DressedOpening
      * A bead along the line where the sheathing ends and the framing begins, on all four returns: panels hide a network
      * of gaps there, which tape on the face does not reach.
      *
-     * @param  array<string, float>  $s
      * @return list<Piece>
      */
-    private function gapBeads(array $s, Material $material, int $step): array
+    private function gapBeads(Sizes $s, Material $material, int $step): array
     {
-        [$w, $h, $z] = [$s['width_mm'], $s['height_mm'], $s['sheathing_mm']];
+        [$w, $h, $z] = [$s->mm('width'), $s->mm('height'), $s->mm('sheathing')];
         $beads = [];
         foreach (
             [
@@ -135,12 +135,12 @@ class FlangedUnitInFacedSheathing extends DressedOpening
     }
 
     /** Between sheathing and framing, out on all four returns, and into the room by the cavities of the frame. */
-    protected function gaps(array $s): array
+    protected function gaps(Sizes $s): array
     {
-        if (! isset($s['sheathing_mm'])) {
+        if (! $s->has('sheathing')) {
             return [];
         }
-        [$w, $h, $z0, $z1] = [$s['width_mm'], $s['height_mm'], $s['sheathing_mm'] - 1, $s['sheathing_mm'] + 1];
+        [$w, $h, $z0, $z1] = [$s->mm('width'), $s->mm('height'), $s->mm('sheathing') - 1, $s->mm('sheathing') + 1];
         $mouths = [];
         foreach (
             [
@@ -156,32 +156,31 @@ class FlangedUnitInFacedSheathing extends DressedOpening
         return [new Gap('behind-sheathing', $mouths, [Gap::INDOORS])];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
         $this->demandFlange($s);
         $this->demandBoards($s);
-        if (isset($s['sheathing_mm']) && ($s['sheathing_mm'] <= 5 || $s['depth_mm'] <= $s['sheathing_mm'] + 5)) {
+        if ($s->has('sheathing') && ($s->mm('sheathing') <= 5 || $s->mm('depth') <= $s->mm('sheathing') + 5)) {
             throw new CannotGenerate(
                 'sheathing_mm',
-                $s['sheathing_mm'],
+                $s->mm('sheathing'),
                 'more than 5 mm and less than the return of the opening',
             );
         }
     }
 
     /**
-     * @param  array<string, float>  $s
      * @return array<string, float>
      */
-    protected function figuresOf(string $does, array $s): array
+    protected function figuresOf(string $does, Sizes $s): array
     {
         return match ($does) {
             'boards', 'insulation-boards', 'flapped-panels' => [],
             'heads-all', 'heads-outside-joints' => [
-                'spot_mm' => $s['spot_mm'],
-                'apart_mm' => $s['fastener_spacing_mm'],
+                'spot_mm' => $s->mm('spot'),
+                'apart_mm' => $s->mm('fastener_spacing'),
             ],
-            'upright-seams', 'level-seams' => ['tape_mm' => $s['seam_tape_mm']],
+            'upright-seams', 'level-seams' => ['tape_mm' => $s->mm('seam_tape')],
             default => $this->flangedFigures($does, $s),
         };
     }

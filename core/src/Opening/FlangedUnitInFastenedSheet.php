@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace Apron\Opening;
 
 use Apron\Drafting\CannotGenerate;
+use Apron\Drafting\Choices;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -43,7 +47,7 @@ class FlangedUnitInFastenedSheet extends DressedOpening
         return Outcome::ReliesOnBond;
     }
 
-    protected function order(array $chosen, array $s): array
+    protected function order(Choices $chosen, Sizes $s): array
     {
         return $this->aroundTheUnit(['sheet-cut-and-turned-in', ...$this->dressed()], $s, $chosen);
     }
@@ -64,10 +68,10 @@ class FlangedUnitInFastenedSheet extends DressedOpening
         ];
     }
 
-    protected function pieces(array $s, array $used, array $at, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         return [
-            $this->sheet($s, $used['sheet_material'], $at['sheet-cut-and-turned-in'], $at['flap-down']),
+            $this->sheet($s, $used->of('sheet'), $at->of('sheet-cut-and-turned-in'), $at->of('flap-down')),
             ...$this->dressing($s, $used, $at),
         ];
     }
@@ -75,59 +79,54 @@ class FlangedUnitInFastenedSheet extends DressedOpening
     /**
      * Everything but the sheet.
      *
-     * @param  array<string, float>  $s
-     * @param  array<string, \Apron\Material\Material>  $used
-     * @param  array<string, int>  $at
      * @return list<\Apron\Detail\Piece>
      */
-    protected function dressing(array $s, array $used, array $at): array
+    protected function dressing(Sizes $s, Used $used, StepNumbers $at): array
     {
         return [
-            $this->pan($s, $used['pan_material'], $at['sill-pan']),
-            ...$this->jambLiners($s, $used['strip_material'], $at['jamb-liners']),
-            $this->headLiner($s, $used['pan_material'], $at['head-liner']),
+            $this->pan($s, $used->of('pan'), $at->of('sill-pan')),
+            ...$this->jambLiners($s, $used->of('strip'), $at->of('jamb-liners')),
+            $this->headLiner($s, $used->of('pan'), $at->of('head-liner')),
             ...$this->units($s, $used, $at),
-            ...$this->jambStrips($s, $used['strip_material'], $at['jamb-strips']),
-            $this->headStrip($s, $used['strip_material'], $at['head-strip']),
-            ...$this->slitTapes($s, $used['tape_material'], $at['slit-tapes']),
+            ...$this->jambStrips($s, $used->of('strip'), $at->of('jamb-strips')),
+            $this->headStrip($s, $used->of('strip'), $at->of('head-strip')),
+            ...$this->slitTapes($s, $used->of('tape'), $at->of('slit-tapes')),
         ];
     }
 
-    /** @param  array<string, float>  $s */
-    protected function demandHeadRoom(array $s): void
+    protected function demandHeadRoom(Sizes $s): void
     {
         $this->demandFlapRoom($s);
-        if ($s['jamb_strip_past_head_mm'] > $s['sheet_cut_above_head_mm']) {
+        if ($s->mm('jamb_strip_past_head') > $s->mm('sheet_cut_above_head')) {
             throw new CannotGenerate(
                 'jamb_strip_past_head_mm',
-                $s['jamb_strip_past_head_mm'],
+                $s->mm('jamb_strip_past_head'),
                 sprintf(
                     'no more than the cut above the head, %g mm, so that the jamb strips lie on sheet',
-                    $s['sheet_cut_above_head_mm'],
+                    $s->mm('sheet_cut_above_head'),
                 ),
             );
         }
-        $lap = $this->headStripTop($s) - $s['sheet_cut_above_head_mm'];
+        $lap = $this->headStripTop($s) - $s->mm('sheet_cut_above_head');
         if ($lap < $this->least['flap_over_head_strip_mm']) {
             throw new CannotGenerate(
                 'head_strip_mm',
-                $s['head_strip_mm'],
+                $s->mm('head_strip'),
                 sprintf('enough for the flap to lap it by %g mm', $this->least['flap_over_head_strip_mm']),
             );
         }
-        if ($lap >= $s['flap_mm']) {
-            throw new CannotGenerate('flap_mm', $s['flap_mm'], 'a flap that reaches above the head strip');
+        if ($lap >= $s->mm('flap')) {
+            throw new CannotGenerate('flap_mm', $s->mm('flap'), 'a flap that reaches above the head strip');
         }
     }
 
     /**
-     * @param  array<string, float>  $s
      * @return array<string, float>
      */
-    protected function figuresOf(string $does, array $s): array
+    protected function figuresOf(string $does, Sizes $s): array
     {
         return $this->sheetFigures($does, $s) +
-            ($does === 'flap-down' ? ['lap_mm' => $this->headStripTop($s) - $s['sheet_cut_above_head_mm']] : []) +
+            ($does === 'flap-down' ? ['lap_mm' => $this->headStripTop($s) - $s->mm('sheet_cut_above_head')] : []) +
             $this->flangedFigures($does, $s);
     }
 }

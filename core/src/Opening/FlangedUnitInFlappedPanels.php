@@ -6,6 +6,10 @@ namespace Apron\Opening;
 
 use Apron\Detail\CutSize;
 use Apron\Detail\PieceKind;
+use Apron\Drafting\Choices;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
+use Apron\Drafting\Used;
 
 /**
  * A flanged unit in panels with factory flaps: upright seams before level ones, the flap of the upper panel over the
@@ -28,7 +32,7 @@ final class FlangedUnitInFlappedPanels extends FlangedUnitInFacedSheathing
         self::SPOT_MATERIALS +
         self::TRIM_MATERIALS;
 
-    protected function order(array $chosen, array $s): array
+    protected function order(Choices $chosen, Sizes $s): array
     {
         return $this->aroundTheUnit(
             $this->spotted(
@@ -41,12 +45,12 @@ final class FlangedUnitInFlappedPanels extends FlangedUnitInFacedSheathing
         );
     }
 
-    protected function pieces(array $s, array $used, array $at, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
-        [$w, $m] = [$s['width_mm'], $s['margin_mm']];
+        [$w, $m] = [$s->mm('width'), $s->mm('margin')];
         $starter = $this->laid(
             'starter-strip',
-            $used['starter_material'],
+            $used->of('starter'),
             PieceKind::Metal,
             1,
             [$this->patch('starter-strip.face', 'face', [-$m, -$m, $w + $m, -$m + 50], [], 1, null, true)],
@@ -60,26 +64,26 @@ final class FlangedUnitInFlappedPanels extends FlangedUnitInFacedSheathing
             $starter,
             ...$this->boards(
                 $s,
-                $used['panel_material'],
-                $at['flapped-panels'],
-                $s['panel_flap_mm'],
-                $at['panel-flaps'],
+                $used->of('panel'),
+                $at->of('flapped-panels'),
+                $s->mm('panel_flap'),
+                $at->of('panel-flaps'),
             ),
             ...$this->spots($s, $used, $at, $chosen),
-            ...$this->uprightTapes($s, $used['tape_material'], $at['upright-seams']),
-            $this->pan($s, $used['pan_material'], $at['sill-tape']),
+            ...$this->uprightTapes($s, $used->of('tape'), $at->of('upright-seams')),
+            $this->pan($s, $used->of('pan'), $at->of('sill-tape')),
             ...$this->dressing($s, $used, $at),
         ];
     }
 
     /** Its level joints are flaps: no tape lies over them. */
-    protected function tapedLevels(array $s): array
+    protected function tapedLevels(Sizes $s): array
     {
         return [];
     }
 
-    protected function figuresOf(string $does, array $s): array
+    protected function figuresOf(string $does, Sizes $s): array
     {
-        return $does === 'panel-flaps' ? ['flap_mm' => $s['panel_flap_mm']] : parent::figuresOf($does, $s);
+        return $does === 'panel-flaps' ? ['flap_mm' => $s->mm('panel_flap')] : parent::figuresOf($does, $s);
     }
 }

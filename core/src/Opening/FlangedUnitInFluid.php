@@ -6,6 +6,10 @@ namespace Apron\Opening;
 
 use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
+use Apron\Drafting\Choices;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
+use Apron\Drafting\Used;
 use Apron\Material\Material;
 use Apron\Trace\Outcome;
 
@@ -40,7 +44,7 @@ final class FlangedUnitInFluid extends DressedOpening
         return Outcome::ReliesOnSeal;
     }
 
-    protected function order(array $chosen, array $s): array
+    protected function order(Choices $chosen, Sizes $s): array
     {
         return $this->aroundTheUnit(
             ['detail-coat', 'field-coat', 'unit-in-sealant', 'flange-flashing', 'inner-air-seal'],
@@ -49,28 +53,24 @@ final class FlangedUnitInFluid extends DressedOpening
         );
     }
 
-    protected function pieces(array $s, array $used, array $at, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         return [
-            $this->detailCoat($s, $used['flashing_material'], $at['detail-coat']),
-            $this->fieldCoat($s, $used['fluid_material'], $at['field-coat']),
+            $this->detailCoat($s, $used->of('flashing'), $at->of('detail-coat')),
+            $this->fieldCoat($s, $used->of('fluid'), $at->of('field-coat')),
             ...$this->units($s, $used, $at),
-            $this->flashing($s, $used['flashing_material'], $at['flange-flashing']),
+            $this->flashing($s, $used->of('flashing'), $at->of('flange-flashing')),
         ];
     }
 
-    /**
-     * Over the flange at both jambs and the head, joined wet; nothing over the bottom flange.
-     *
-     * @param  array<string, float>  $s
-     */
-    private function flashing(array $s, Material $material, int $step): Piece
+    /** Over the flange at both jambs and the head, joined wet; nothing over the bottom flange. */
+    private function flashing(Sizes $s, Material $material, int $step): Piece
     {
         [$w, $h, $inner, $out] = [
-            $s['width_mm'],
-            $s['height_mm'],
+            $s->mm('width'),
+            $s->mm('height'),
             $this->stripInner($s),
-            $this->flangeOnFace($s) + $s['face_return_mm'],
+            $this->flangeOnFace($s) + $s->mm('face_return'),
         ];
 
         return $this->laid('flange-flashing', $material, PieceKind::Fluid, $step, [

@@ -6,6 +6,10 @@ namespace Apron\Opening;
 
 use Apron\Detail\Edge;
 use Apron\Detail\Edges;
+use Apron\Drafting\Choices;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -41,7 +45,7 @@ class FlangedUnitInSelfAdhered extends DressedOpening
         return ($parameters['head'] ?? 'shingle') === 'shingle' ? Outcome::Recovered : Outcome::ReliesOnSeal;
     }
 
-    protected function order(array $chosen, array $s): array
+    protected function order(Choices $chosen, Sizes $s): array
     {
         $all = [
             'membrane-below-and-beside',
@@ -54,7 +58,7 @@ class FlangedUnitInSelfAdhered extends DressedOpening
             'course-above',
             'inner-air-seal',
         ];
-        if ($chosen['head'] === 'reverse-lap') {
+        if ($chosen->is('head', 'reverse-lap')) {
             $all = [
                 'membrane-all-over',
                 'sill-pan',
@@ -70,34 +74,34 @@ class FlangedUnitInSelfAdhered extends DressedOpening
         return $this->aroundTheUnit($all, $s, $chosen);
     }
 
-    protected function pieces(array $s, array $used, array $at, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
-        $shingled = isset($at['course-above']);
-        $first = $at['membrane-below-and-beside'] ?? ($at['membrane-all-over'] ?? null);
+        $shingled = $at->has('course-above');
+        $first = $at->firstOf('membrane-below-and-beside', 'membrane-all-over');
         $cut = $this->cutAbove($s);
 
         return [
             ...$first === null
                 ? []
-                : [$this->field($s, $used['membrane_material'], $first, $shingled ? $cut : $s['margin_mm'])],
-            $this->pan($s, $used['pan_material'], $at['sill-pan']),
-            ...$this->jambLiners($s, $used['strip_material'], $at['jamb-liners']),
-            $this->headLiner($s, $used['pan_material'], $at['head-liner']),
+                : [$this->field($s, $used->of('membrane'), $first, $shingled ? $cut : $s->mm('margin'))],
+            $this->pan($s, $used->of('pan'), $at->of('sill-pan')),
+            ...$this->jambLiners($s, $used->of('strip'), $at->of('jamb-liners')),
+            $this->headLiner($s, $used->of('pan'), $at->of('head-liner')),
             ...$this->units($s, $used, $at),
-            ...$this->jambStrips($s, $used['strip_material'], $at['jamb-strips']),
+            ...$this->jambStrips($s, $used->of('strip'), $at->of('jamb-strips')),
             $this->headStrip(
                 $s,
-                $used['strip_material'],
-                $at['head-strip'] ?? $at['head-strip-taped'],
+                $used->of('strip'),
+                (int) $at->firstOf('head-strip', 'head-strip-taped'),
                 $shingled ? null : new Edges(['top' => Edge::Sealed]),
             ),
             ...$shingled
                 ? [
                     $this->courseAbove(
                         $s,
-                        $used['membrane_material'],
-                        $at['course-above'],
-                        $cut - $s['membrane_lap_mm'],
+                        $used->of('membrane'),
+                        $at->of('course-above'),
+                        $cut - $s->mm('membrane_lap'),
                     ),
                 ]
                 : [],

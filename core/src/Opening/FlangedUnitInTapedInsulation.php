@@ -8,6 +8,10 @@ use Apron\Detail\CutSize;
 use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
 use Apron\Drafting\CannotGenerate;
+use Apron\Drafting\Choices;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
+use Apron\Drafting\Used;
 use Apron\Material\Material;
 
 /**
@@ -30,7 +34,7 @@ final class FlangedUnitInTapedInsulation extends FlangedUnitInFacedSheathing
         self::SPOT_MATERIALS +
         self::TRIM_MATERIALS;
 
-    protected function order(array $chosen, array $s): array
+    protected function order(Choices $chosen, Sizes $s): array
     {
         return $this->aroundTheUnit(
             $this->spotted(
@@ -56,41 +60,39 @@ final class FlangedUnitInTapedInsulation extends FlangedUnitInFacedSheathing
         );
     }
 
-    protected function pieces(array $s, array $used, array $at, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
-        $leg = $s['corner_patch_mm'] / 2;
+        $leg = $s->mm('corner_patch') / 2;
 
         return [
-            ...$this->boards($s, $used['board_material'], $at['insulation-boards']),
+            ...$this->boards($s, $used->of('board'), $at->of('insulation-boards')),
             ...$this->spots($s, $used, $at, $chosen),
-            ...$this->uprightTapes($s, $used['tape_material'], $at['upright-seams']),
-            ...$this->levelTapes($s, $used['tape_material'], $at['level-seams']),
-            $this->slitTape('pan', $s, $used['pan_material'], $at['sill-tape-slit']),
-            ...$this->cornerPatches('sill', $s, $used['corner_material'], $at['corner-patches-sill']),
+            ...$this->uprightTapes($s, $used->of('tape'), $at->of('upright-seams')),
+            ...$this->levelTapes($s, $used->of('tape'), $at->of('level-seams')),
+            $this->slitTape('pan', $s, $used->of('pan'), $at->of('sill-tape-slit')),
+            ...$this->cornerPatches('sill', $s, $used->of('corner'), $at->of('corner-patches-sill')),
             ...$this->jambLiners(
                 $s,
-                $used['strip_material'],
-                $at['jamb-liners'],
+                $used->of('strip'),
+                $at->of('jamb-liners'),
                 $leg - $this->least['membrane_lap_mm'],
             ),
-            $this->slitTape('head-liner', $s, $used['pan_material'], $at['head-tape-slit']),
-            ...$this->cornerPatches('head', $s, $used['corner_material'], $at['corner-patches-head']),
+            $this->slitTape('head-liner', $s, $used->of('pan'), $at->of('head-tape-slit')),
+            ...$this->cornerPatches('head', $s, $used->of('corner'), $at->of('corner-patches-head')),
             ...$this->units($s, $used, $at),
-            ...$this->jambStrips($s, $used['strip_material'], $at['jamb-strips']),
-            $this->headStrip($s, $used['strip_material'], $at['head-strip-taped']),
+            ...$this->jambStrips($s, $used->of('strip'), $at->of('jamb-strips')),
+            $this->headStrip($s, $used->of('strip'), $at->of('head-strip-taped')),
         ];
     }
 
     /**
      * A flat tape folded from the sill up the jambs, or from the head down them, and onto the face: slit at the
      * corners, where it has not the material to go round.
-     *
-     * @param  array<string, float>  $s
      */
-    private function slitTape(string $id, array $s, Material $material, int $step): Piece
+    private function slitTape(string $id, Sizes $s, Material $material, int $step): Piece
     {
-        [$w, $h, $d, $face] = [$s['width_mm'], $s['height_mm'], $s['depth_mm'], $s['face_return_mm']];
-        [$facet, $up] = $id === 'pan' ? ['sill', $s['pan_upturn_mm']] : ['head', $s['membrane_lap_mm']];
+        [$w, $h, $d, $face] = [$s->mm('width'), $s->mm('height'), $s->mm('depth'), $s->mm('face_return')];
+        [$facet, $up] = $id === 'pan' ? ['sill', $s->mm('pan_upturn')] : ['head', $s->mm('membrane_lap')];
         [$foot, $top, $v0, $v1] = $id === 'pan' ? [0.0, $up, -$face, 0.0] : [$h - $up, $h, $h, $h + $face];
 
         return $this->laid(
@@ -110,12 +112,11 @@ final class FlangedUnitInTapedInsulation extends FlangedUnitInFacedSheathing
     }
 
     /**
-     * @param  array<string, float>  $s
      * @return list<Piece>
      */
-    private function cornerPatches(string $facet, array $s, Material $material, int $step): array
+    private function cornerPatches(string $facet, Sizes $s, Material $material, int $step): array
     {
-        [$w, $h, $leg] = [$s['width_mm'], $s['height_mm'], $s['corner_patch_mm'] / 2];
+        [$w, $h, $leg] = [$s->mm('width'), $s->mm('height'), $s->mm('corner_patch') / 2];
         [$y, $jamb] = $facet === 'sill' ? [0.0, [0.0, $leg]] : [$h, [$h - $leg, $h]];
         // Past the arris it covers the slit on both faces of the corner.
         [$past0, $past1] = $facet === 'sill' ? [-$leg, 0.0] : [$h, $h + $leg];
@@ -152,32 +153,32 @@ final class FlangedUnitInTapedInsulation extends FlangedUnitInFacedSheathing
         return $patches;
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
         parent::demandRoom($s);
-        $leg = $s['corner_patch_mm'] / 2;
+        $leg = $s->mm('corner_patch') / 2;
         if (
             $leg < $this->least['membrane_lap_mm'] ||
-            $leg > min($s['depth_mm'], $s['face_return_mm'], $s['pan_upturn_mm'] / 2)
+            $leg > min($s->mm('depth'), $s->mm('face_return'), $s->mm('pan_upturn') / 2)
         ) {
             throw new CannotGenerate(
                 'corner_patch_mm',
-                $s['corner_patch_mm'],
+                $s->mm('corner_patch'),
                 sprintf(
                     '%g to %g mm, within the tapes it patches',
                     2 * $this->least['membrane_lap_mm'],
-                    2 * min($s['depth_mm'], $s['face_return_mm'], $s['pan_upturn_mm'] / 2),
+                    2 * min($s->mm('depth'), $s->mm('face_return'), $s->mm('pan_upturn') / 2),
                 ),
             );
         }
     }
 
-    protected function figuresOf(string $does, array $s): array
+    protected function figuresOf(string $does, Sizes $s): array
     {
         return match ($does) {
-            'sill-tape-slit' => ['upturn_mm' => $s['pan_upturn_mm'], 'face_mm' => $s['face_return_mm']],
-            'head-tape-slit' => ['lap_mm' => $s['membrane_lap_mm'], 'face_mm' => $s['face_return_mm']],
-            'corner-patches-sill', 'corner-patches-head' => ['patch_mm' => $s['corner_patch_mm']],
+            'sill-tape-slit' => ['upturn_mm' => $s->mm('pan_upturn'), 'face_mm' => $s->mm('face_return')],
+            'head-tape-slit' => ['lap_mm' => $s->mm('membrane_lap'), 'face_mm' => $s->mm('face_return')],
+            'corner-patches-sill', 'corner-patches-head' => ['patch_mm' => $s->mm('corner_patch')],
             default => parent::figuresOf($does, $s),
         };
     }

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Apron\Opening;
 
+use Apron\Drafting\Choices;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -38,7 +42,7 @@ final class FlangedUnitInTwoPlanes extends DressedOpening
         return Outcome::Recovered;
     }
 
-    protected function order(array $chosen, array $s): array
+    protected function order(Choices $chosen, Sizes $s): array
     {
         return $this->aroundTheUnit(
             [
@@ -61,48 +65,47 @@ final class FlangedUnitInTwoPlanes extends DressedOpening
         );
     }
 
-    protected function pieces(array $s, array $used, array $at, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         return [
             ...$this->atSheathing($s, $used, $at),
             ...$this->units($s, $used, $at),
-            ...$this->jambStrips($s, $used['strip_material'], $at['jamb-strips']),
+            ...$this->jambStrips($s, $used->of('strip'), $at->of('jamb-strips')),
             // Past the jamb strips, so that their tops are covered.
             ...$this->headFlashing($s, $used, $at, $this->flapSide($s)),
             ...$this->boardAndSecondPan($s, $used, $at, false),
         ];
     }
 
-    protected function figuresOf(string $does, array $s): array
+    protected function figuresOf(string $does, Sizes $s): array
     {
         return $this->figuresBehindBoard($does, $s) ?? $this->flanged($does, $s);
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
         $this->demandFlange($s);
         $this->demandBoardRoom($s);
         $this->demandBelow(
             $s,
             'jamb_strip_past_head_mm',
-            $s['upstand_mm'] - $s['membrane_lap_mm'] + 1,
+            $s->mm('upstand') - $s->mm('membrane_lap') + 1,
             'the upstand less its lap, so that the head flashing covers the jamb strips',
         );
         $this->demandBelow(
             $s,
             'flange_mm',
-            $s['upstand_mm'] + $s['clearance_mm'],
+            $s->mm('upstand') + $s->mm('clearance'),
             'so that the head flashing covers the flange',
         );
     }
 
-    /** @param  array<string, float>  $s */
-    protected function demandHeadRoom(array $s): void
+    protected function demandHeadRoom(Sizes $s): void
     {
         $this->demandBelow(
             $s,
             'jamb_strip_mm',
-            $s['margin_mm'] + $this->stripInner($s) - $s['head_strip_past_jamb_mm'],
+            $s->mm('margin') + $this->stripInner($s) - $s->mm('head_strip_past_jamb'),
             'so that the head flashing past the jamb strips stays on the wall that is drawn',
         );
     }

@@ -9,6 +9,10 @@ use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Drafting\CannotGenerate;
+use Apron\Drafting\Choices;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
+use Apron\Drafting\Used;
 
 /**
  * As in a fastened sheet, with an under-sill sheet set before the field: the pan drains onto it, the lower course goes
@@ -18,7 +22,7 @@ final class FlangedUnitOverUnderSillSheet extends FlangedUnitInFastenedSheet
 {
     public const NAME = 'flanged-unit-over-under-sill-sheet';
 
-    protected function order(array $chosen, array $s): array
+    protected function order(Choices $chosen, Sizes $s): array
     {
         return $this->aroundTheUnit(
             ['under-sill-sheet', 'lower-course', 'sheet-cut-over-under-sill', ...$this->dressed()],
@@ -27,40 +31,46 @@ final class FlangedUnitOverUnderSillSheet extends FlangedUnitInFastenedSheet
         );
     }
 
-    protected function pieces(array $s, array $used, array $at, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$w, $d, $m, $past, $drop, $lap] = [
-            $s['width_mm'],
-            $s['depth_mm'],
-            $s['margin_mm'],
-            $s['under_sill_mm'],
-            $s['under_sill_drop_mm'],
-            $s['course_lap_mm'],
+            $s->mm('width'),
+            $s->mm('depth'),
+            $s->mm('margin'),
+            $s->mm('under_sill'),
+            $s->mm('under_sill_drop'),
+            $s->mm('course_lap'),
         ];
         $under = $this->laid(
             'under-sill',
-            $used['sheet_material'],
+            $used->of('sheet'),
             PieceKind::Sheet,
-            $at['under-sill-sheet'],
+            $at->of('under-sill-sheet'),
             [
                 $this->patch(
                     'under-sill.below',
                     'face',
                     [-$past, -$drop, $w + $past, 0],
                     ['u', 'in-sill'],
-                    $at['under-sill-sheet'],
+                    $at->of('under-sill-sheet'),
                 ),
-                $this->patch('under-sill.left', 'face', [-$past, 0, 0, $past], ['u'], $at['under-sill-sheet']),
-                $this->patch('under-sill.right', 'face', [$w, 0, $w + $past, $past], ['u'], $at['under-sill-sheet']),
-                $this->patch('under-sill.sill', 'sill', [0, 0, $w, $d], ['in-sill'], $at['under-sill-sheet']),
+                $this->patch('under-sill.left', 'face', [-$past, 0, 0, $past], ['u'], $at->of('under-sill-sheet')),
+                $this->patch(
+                    'under-sill.right',
+                    'face',
+                    [$w, 0, $w + $past, $past],
+                    ['u'],
+                    $at->of('under-sill-sheet'),
+                ),
+                $this->patch('under-sill.sill', 'sill', [0, 0, $w, $d], ['in-sill'], $at->of('under-sill-sheet')),
             ],
             PieceRole::UnderSill,
             new CutSize($w + 2 * $past, $drop + $past + $d),
         );
-        $step = $at['lower-course'];
+        $step = $at->of('lower-course');
         $lower = new Piece(
             'lower-course',
-            $used['sheet_material'],
+            $used->of('sheet'),
             PieceKind::Sheet,
             PieceRole::Plane,
             true,
@@ -78,36 +88,36 @@ final class FlangedUnitOverUnderSillSheet extends FlangedUnitInFastenedSheet
         return [
             $under,
             $lower,
-            $this->sheet($s, $used['sheet_material'], $at['sheet-cut-over-under-sill'], $at['flap-down'], $foot),
+            $this->sheet($s, $used->of('sheet'), $at->of('sheet-cut-over-under-sill'), $at->of('flap-down'), $foot),
             ...$this->dressing($s, $used, $at),
         ];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
         parent::demandRoom($s);
-        if ($s['under_sill_drop_mm'] <= $s['course_lap_mm'] || $s['under_sill_drop_mm'] >= $s['margin_mm']) {
+        if ($s->mm('under_sill_drop') <= $s->mm('course_lap') || $s->mm('under_sill_drop') >= $s->mm('margin')) {
             throw new CannotGenerate(
                 'under_sill_drop_mm',
-                $s['under_sill_drop_mm'],
+                $s->mm('under_sill_drop'),
                 sprintf(
                     'more than the lap of the lower course, %g mm, and less than the margin, %g mm',
-                    $s['course_lap_mm'],
-                    $s['margin_mm'],
+                    $s->mm('course_lap'),
+                    $s->mm('margin'),
                 ),
             );
         }
-        if ($s['under_sill_mm'] >= $s['height_mm'] || $s['under_sill_mm'] >= $s['margin_mm']) {
+        if ($s->mm('under_sill') >= $s->mm('height') || $s->mm('under_sill') >= $s->mm('margin')) {
             throw new CannotGenerate(
                 'under_sill_mm',
-                $s['under_sill_mm'],
+                $s->mm('under_sill'),
                 'less than the height of the opening and the margin beside it',
             );
         }
-        if ($s['course_lap_mm'] <= $this->least['flap_over_head_strip_mm']) {
+        if ($s->mm('course_lap') <= $this->least['flap_over_head_strip_mm']) {
             throw new CannotGenerate(
                 'course_lap_mm',
-                $s['course_lap_mm'],
+                $s->mm('course_lap'),
                 sprintf(
                     'more than %g mm, so that the course beside the opening laps it and stops above the foot of the under-sill sheet',
                     $this->least['flap_over_head_strip_mm'],
@@ -116,11 +126,11 @@ final class FlangedUnitOverUnderSillSheet extends FlangedUnitInFastenedSheet
         }
     }
 
-    protected function figuresOf(string $does, array $s): array
+    protected function figuresOf(string $does, Sizes $s): array
     {
         return match ($does) {
-            'under-sill-sheet' => ['past_mm' => $s['under_sill_mm'], 'drop_mm' => $s['under_sill_drop_mm']],
-            'lower-course' => ['lap_mm' => $s['course_lap_mm']],
+            'under-sill-sheet' => ['past_mm' => $s->mm('under_sill'), 'drop_mm' => $s->mm('under_sill_drop')],
+            'lower-course' => ['lap_mm' => $s->mm('course_lap')],
             default => parent::figuresOf($does, $s),
         };
     }

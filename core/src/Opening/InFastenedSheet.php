@@ -9,6 +9,7 @@ use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Drafting\CannotGenerate;
+use Apron\Drafting\Sizes;
 use Apron\Material\Material;
 
 /**
@@ -18,35 +19,32 @@ use Apron\Material\Material;
  */
 trait InFastenedSheet
 {
-    /** @param  array<string, float>  $s */
-    protected function flapTop(array $s): float
+    protected function flapTop(Sizes $s): float
     {
-        return $s['height_mm'] + $this->cutAbove($s) + $s['flap_mm'];
+        return $s->mm('height') + $this->cutAbove($s) + $s->mm('flap');
     }
 
-    /** @param  array<string, float>  $s */
-    protected function demandFlapRoom(array $s): void
+    protected function demandFlapRoom(Sizes $s): void
     {
         $needed = max(
-            $this->flapSide($s) + $s['slit_tape_mm'] / 2,
-            $this->flapTop($s) + $s['slit_tape_mm'] / 2 - $s['height_mm'],
+            $this->flapSide($s) + $s->mm('slit_tape') / 2,
+            $this->flapTop($s) + $s->mm('slit_tape') / 2 - $s->mm('height'),
         );
-        if ($s['margin_mm'] <= $needed) {
+        if ($s->mm('margin') <= $needed) {
             throw new CannotGenerate(
                 'margin_mm',
-                $s['margin_mm'],
+                $s->mm('margin'),
                 sprintf('more than %g mm, where the slit tapes end', $needed),
             );
         }
     }
 
     /**
-     * @param  array<string, float>  $s
      * @param  float  $foot  where the sheet beside the opening starts, below the sill
      */
-    protected function sheet(array $s, Material $material, int $step, int $flap, ?float $foot = null): Piece
+    protected function sheet(Sizes $s, Material $material, int $step, int $flap, ?float $foot = null): Piece
     {
-        [$w, $h, $m, $d] = [$s['width_mm'], $s['height_mm'], $s['margin_mm'], $s['depth_mm']];
+        [$w, $h, $m, $d] = [$s->mm('width'), $s->mm('height'), $s->mm('margin'), $s->mm('depth')];
         $cut = $h + $this->cutAbove($s);
         [$side, $top] = [$this->flapSide($s), $this->flapTop($s)];
         $below =
@@ -77,23 +75,32 @@ trait InFastenedSheet
     }
 
     /**
-     * @param  array<string, float>  $s
      * @return list<Piece>
      */
-    protected function slitTapes(array $s, Material $material, int $step): array
+    protected function slitTapes(Sizes $s, Material $material, int $step): array
     {
-        $half = $s['slit_tape_mm'] / 2;
-        [$foot, $top] = [$s['height_mm'] + $this->cutAbove($s) - $half, $this->flapTop($s) + $half];
+        $half = $s->mm('slit_tape') / 2;
+        [$foot, $top] = [$s->mm('height') + $this->cutAbove($s) - $half, $this->flapTop($s) + $half];
         $tapes = [];
-        foreach (['left' => -$this->flapSide($s), 'right' => $s['width_mm'] + $this->flapSide($s)] as $hand => $slit) {
+        foreach (
+            ['left' => -$this->flapSide($s), 'right' => $s->mm('width') + $this->flapSide($s)] as $hand => $slit
+        ) {
             $tapes[] = $this->laid(
                 "slit-tape-$hand",
                 $material,
                 PieceKind::Tape,
                 $step,
-                [$this->patch("slit-tape-$hand.face", 'face', [$slit - $half, $foot, $slit + $half, $top], [], $step)],
+                [
+                    $this->patch(
+                        "slit-tape-$hand.face",
+                        'face',
+                        [$slit - $half, $foot, $slit + $half, $top],
+                        [],
+                        $step,
+                    ),
+                ],
                 null,
-                new CutSize($top - $foot, $s['slit_tape_mm']),
+                new CutSize($top - $foot, $s->mm('slit_tape')),
             );
         }
 
@@ -101,18 +108,17 @@ trait InFastenedSheet
     }
 
     /**
-     * @param  array<string, float>  $s
      * @return array<string, float>
      */
-    protected function sheetFigures(string $does, array $s): array
+    protected function sheetFigures(string $does, Sizes $s): array
     {
         return match ($does) {
             'sheet-cut-and-turned-in', 'sheet-cut-over-under-sill' => [
                 'cut_above_mm' => $this->cutAbove($s),
                 'cut_past_mm' => $this->flapSide($s),
-                'slit_mm' => $s['flap_mm'],
+                'slit_mm' => $s->mm('flap'),
             ],
-            'slit-tapes' => ['side_mm' => $s['slit_tape_mm'] / 2],
+            'slit-tapes' => ['side_mm' => $s->mm('slit_tape') / 2],
             default => [],
         };
     }

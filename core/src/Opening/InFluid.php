@@ -8,6 +8,7 @@ use Apron\Detail\LeastLap;
 use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
+use Apron\Drafting\Sizes;
 use Apron\Material\Material;
 
 /**
@@ -21,14 +22,10 @@ trait InFluid
         return [new LeastLap('fluid', 'fluid', $this->least['membrane_lap_mm'], $this->least['membrane_lap_mm'])];
     }
 
-    /**
-     * One coat over sill, jambs and head and out onto the face on every side.
-     *
-     * @param  array<string, float>  $s
-     */
-    protected function detailCoat(array $s, Material $material, int $step): Piece
+    /** One coat over sill, jambs and head and out onto the face on every side. */
+    protected function detailCoat(Sizes $s, Material $material, int $step): Piece
     {
-        [$w, $h, $d, $face] = [$s['width_mm'], $s['height_mm'], $s['depth_mm'], $s['face_return_mm']];
+        [$w, $h, $d, $face] = [$s->mm('width'), $s->mm('height'), $s->mm('depth'), $s->mm('face_return')];
 
         return $this->laid(
             'detail-coat',
@@ -49,10 +46,9 @@ trait InFluid
         );
     }
 
-    /** @param  array<string, float>  $s */
-    protected function fieldCoat(array $s, Material $material, int $step): Piece
+    protected function fieldCoat(Sizes $s, Material $material, int $step): Piece
     {
-        [$w, $h, $m] = [$s['width_mm'], $s['height_mm'], $s['margin_mm']];
+        [$w, $h, $m] = [$s->mm('width'), $s->mm('height'), $s->mm('margin')];
 
         return $this->laid(
             'field-coat',

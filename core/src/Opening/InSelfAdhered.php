@@ -7,6 +7,7 @@ namespace Apron\Opening;
 use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
+use Apron\Drafting\Sizes;
 use Apron\Material\Material;
 
 /**
@@ -16,12 +17,11 @@ use Apron\Material\Material;
 trait InSelfAdhered
 {
     /**
-     * @param  array<string, float>  $s
      * @param  float  $above  how far it goes up beside the opening past the head
      */
-    protected function field(array $s, Material $material, int $step, float $above): Piece
+    protected function field(Sizes $s, Material $material, int $step, float $above): Piece
     {
-        [$w, $h, $m] = [$s['width_mm'], $s['height_mm'], $s['margin_mm']];
+        [$w, $h, $m] = [$s->mm('width'), $s->mm('height'), $s->mm('margin')];
         // Where it goes up beside the opening to the top, it goes on over the head too.
         $over = $above >= $m ? [$this->patch('field.above', 'face', [0, $h, $w, $h + $m], ['f'], $step)] : [];
 
@@ -41,12 +41,11 @@ trait InSelfAdhered
     }
 
     /**
-     * @param  array<string, float>  $s
      * @param  float  $above  how far above the opening its foot is
      */
-    protected function courseAbove(array $s, Material $material, int $step, float $above): Piece
+    protected function courseAbove(Sizes $s, Material $material, int $step, float $above): Piece
     {
-        [$w, $h, $m] = [$s['width_mm'], $s['height_mm'], $s['margin_mm']];
+        [$w, $h, $m] = [$s->mm('width'), $s->mm('height'), $s->mm('margin')];
 
         return $this->laid(
             'course-above',

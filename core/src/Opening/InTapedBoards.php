@@ -13,6 +13,10 @@ use Apron\Detail\PieceRole;
 use Apron\Detail\PlacedFastener;
 use Apron\Detail\Rect;
 use Apron\Drafting\CannotGenerate;
+use Apron\Drafting\Choices;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
+use Apron\Drafting\Used;
 use Apron\Material\Material;
 
 /**
@@ -37,23 +41,21 @@ trait InTapedBoards
     /**
      * The levels of the two joints, halfway into the margins below and above.
      *
-     * @param  array<string, float>  $s
      * @return array{float, float}
      */
-    protected function boardJoints(array $s): array
+    protected function boardJoints(Sizes $s): array
     {
-        return [-$s['margin_mm'] / 2, $s['height_mm'] + $s['margin_mm'] / 2];
+        return [-$s->mm('margin') / 2, $s->mm('height') + $s->mm('margin') / 2];
     }
 
     /**
-     * @param  array<string, float>  $s
      * @param  float  $flap  factory flap of the two upper rows over the row below; 0 where boards only meet
      * @param  int  $laidDown  the step in which the flaps come down
      * @return list<Piece>
      */
-    protected function boards(array $s, Material $material, int $step, float $flap = 0.0, int $laidDown = 0): array
+    protected function boards(Sizes $s, Material $material, int $step, float $flap = 0.0, int $laidDown = 0): array
     {
-        [$w, $h, $m] = [$s['width_mm'], $s['height_mm'], $s['margin_mm']];
+        [$w, $h, $m] = [$s->mm('width'), $s->mm('height'), $s->mm('margin')];
         [$low, $up] = $this->boardJoints($s);
         $boards = [];
         foreach (['left' => [-$m, $w / 2], 'right' => [$w / 2, $w + $m]] as $hand => [$u0, $u1]) {
@@ -88,20 +90,33 @@ trait InTapedBoards
                     $laidDown,
                 );
             }
-            $boards[] = $this->laid("board-middle-$hand", $material, PieceKind::Board, $step, $rows, PieceRole::Plane);
-            $boards[] = $this->laid("board-upper-$hand", $material, PieceKind::Board, $step, $upper, PieceRole::Plane);
+            $boards[] = $this->laid(
+                "board-middle-$hand",
+                $material,
+                PieceKind::Board,
+                $step,
+                $rows,
+                PieceRole::Plane,
+            );
+            $boards[] = $this->laid(
+                "board-upper-$hand",
+                $material,
+                PieceKind::Board,
+                $step,
+                $upper,
+                PieceRole::Plane,
+            );
         }
 
         return $boards;
     }
 
     /**
-     * @param  array<string, float>  $s
      * @return list<Piece>
      */
-    protected function uprightTapes(array $s, Material $material, int $step): array
+    protected function uprightTapes(Sizes $s, Material $material, int $step): array
     {
-        [$w, $h, $m, $half] = [$s['width_mm'], $s['height_mm'], $s['margin_mm'], $s['seam_tape_mm'] / 2];
+        [$w, $h, $m, $half] = [$s->mm('width'), $s->mm('height'), $s->mm('margin'), $s->mm('seam_tape') / 2];
         [$low, $up] = $this->boardJoints($s);
         $tapes = [];
         foreach (
@@ -128,12 +143,11 @@ trait InTapedBoards
     }
 
     /**
-     * @param  array<string, float>  $s
      * @return list<Piece>
      */
-    protected function levelTapes(array $s, Material $material, int $step): array
+    protected function levelTapes(Sizes $s, Material $material, int $step): array
     {
-        [$w, $m, $half] = [$s['width_mm'], $s['margin_mm'], $s['seam_tape_mm'] / 2];
+        [$w, $m, $half] = [$s->mm('width'), $s->mm('margin'), $s->mm('seam_tape') / 2];
         $tapes = [];
         foreach (array_combine(['lower', 'upper'], $this->boardJoints($s)) as $which => $v) {
             $tapes[] = $this->laid(
@@ -154,17 +168,16 @@ trait InTapedBoards
      * Studs at their spacing from the middle of the opening, cut short below its sill plate and over its header, and a
      * pair at each jamb: joints of boards are centred on framing.
      *
-     * @param  array<string, float>  $s
      * @return list<FramingMember>
      */
-    protected function framing(array $s): array
+    protected function framing(Sizes $s): array
     {
         [$w, $h, $m, $t, $head] = [
-            $s['width_mm'],
-            $s['height_mm'],
-            $s['margin_mm'],
-            $s['stud_mm'],
-            min($s['header_mm'], $s['margin_mm']),
+            $s->mm('width'),
+            $s->mm('height'),
+            $s->mm('margin'),
+            $s->mm('stud'),
+            min($s->mm('header'), $s->mm('margin')),
         ];
         $rects = [
             [-2 * $t, -$m, 0, $h + $m],
@@ -172,12 +185,12 @@ trait InTapedBoards
             [0, -$t, $w, 0],
             [0, $h, $w, $h + $head],
         ];
-        $middle = $w / 2 + $s['stud_offset_mm'];
-        $reach = (int) floor(($w / 2 + $m) / $s['stud_spacing_mm']) + 1;
+        $middle = $w / 2 + $s->mm('stud_offset');
+        $reach = (int) floor(($w / 2 + $m) / $s->mm('stud_spacing')) + 1;
         for ($k = -$reach; $k <= $reach; $k++) {
             [$u0, $u1] = [
-                max(-$m, $middle + $k * $s['stud_spacing_mm'] - $t / 2),
-                min($w + $m, $middle + $k * $s['stud_spacing_mm'] + $t / 2),
+                max(-$m, $middle + $k * $s->mm('stud_spacing') - $t / 2),
+                min($w + $m, $middle + $k * $s->mm('stud_spacing') + $t / 2),
             ];
             if ($u0 >= $u1) {
                 continue;
@@ -205,22 +218,21 @@ trait InTapedBoards
      * Heads along every upright member, clear of the joints and of the hole; two side by side where a joint runs on the
      * member.
      *
-     * @param  array<string, float>  $s
      * @return list<array{float, float}> u and v
      */
-    private function heads(array $s): array
+    private function heads(Sizes $s): array
     {
         [$w, $h, $m, $spot, $apart] = [
-            $s['width_mm'],
-            $s['height_mm'],
-            $s['margin_mm'],
-            $s['spot_mm'],
-            $s['fastener_spacing_mm'],
+            $s->mm('width'),
+            $s->mm('height'),
+            $s->mm('margin'),
+            $s->mm('spot'),
+            $s->mm('fastener_spacing'),
         ];
         $heads = $rows = [];
         foreach ($this->framing($s) as $member) {
             $rect = $member->rect;
-            if ($rect->width() > 2 * $s['stud_mm'] || $rect->height() < $rect->width()) {
+            if ($rect->width() > 2 * $s->mm('stud') || $rect->height() < $rect->width()) {
                 continue;
             }
             $u = ($rect->u0 + $rect->u1) / 2;
@@ -240,7 +252,10 @@ trait InTapedBoards
             for ($v = -$m + $spot; $v < $h + $m - $spot / 2; $v += $apart) {
                 foreach ($across as $at) {
                     $round = new Rect($at - $spot / 2, $v - $spot / 2, $at + $spot / 2, $v + $spot / 2);
-                    $joint = array_filter($this->boardJoints($s), fn (float $level): bool => abs($level - $v) < $spot);
+                    $joint = array_filter(
+                        $this->boardJoints($s),
+                        fn (float $level): bool => abs($level - $v) < $spot,
+                    );
                     if (
                         $joint === [] &&
                         $v >= $rect->v0 &&
@@ -265,9 +280,9 @@ trait InTapedBoards
         return $heads;
     }
 
-    protected function fasteners(array $s, array $chosen, array $pieces): array
+    protected function fasteners(Sizes $s, Choices $chosen, array $pieces): array
     {
-        if ($chosen['fastener_heads'] === 'product') {
+        if ($chosen->is('fastener_heads', 'product')) {
             return [];
         }
         // A flap comes down over the heads later: they do not go through it.
@@ -299,25 +314,25 @@ trait InTapedBoards
     /**
      * Sealant over the heads: over all of them, or over those that no joint tape will lie on.
      *
-     * @param  array<string, float>  $s
-     * @param  array<string, Material>  $used
-     * @param  array<string, int>  $at
-     * @param  array<string, string>  $chosen
      * @return list<Piece>
      */
-    protected function spots(array $s, array $used, array $at, array $chosen): array
+    protected function spots(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
-        $step = $at["heads-{$chosen['fastener_heads']}"] ?? null;
+        $step = $at->firstOf('heads-'.$chosen->of('fastener_heads'));
         if ($step === null) {
             return [];
         }
-        [$half, $tape, $joint] = [$s['spot_mm'] / 2, $s['seam_tape_mm'] / 2 - $s['spot_mm'] / 2, $s['width_mm'] / 2];
+        [$half, $tape, $joint] = [
+            $s->mm('spot') / 2,
+            $s->mm('seam_tape') / 2 - $s->mm('spot') / 2,
+            $s->mm('width') / 2,
+        ];
         $patches = [];
         foreach ($this->heads($s) as $i => [$u, $v]) {
             $taped =
                 abs($u - $joint) <= $tape ||
                 array_filter($this->tapedLevels($s), fn (float $level): bool => abs($v - $level) <= $tape) !== [];
-            if ($chosen['fastener_heads'] === 'all' || ! $taped) {
+            if ($chosen->is('fastener_heads', 'all') || ! $taped) {
                 $patches[] = $this->patch(
                     'spots.'.($i + 1),
                     'face',
@@ -333,7 +348,7 @@ trait InTapedBoards
             : [
                 $this->laid(
                     'spots',
-                    $used['spot_material'],
+                    $used->of('spot'),
                     PieceKind::Sealant,
                     $step,
                     $patches,
@@ -348,10 +363,9 @@ trait InTapedBoards
     /**
      * The levels of the joints that a tape lies over.
      *
-     * @param  array<string, float>  $s
      * @return list<float>
      */
-    protected function tapedLevels(array $s): array
+    protected function tapedLevels(Sizes $s): array
     {
         return $this->boardJoints($s);
     }
@@ -360,35 +374,33 @@ trait InTapedBoards
      * The heads are spotted as soon as the boards are up, before a tape hides any.
      *
      * @param  list<string>  $order
-     * @param  array<string, string>  $chosen
      * @return list<string>
      */
-    protected function spotted(array $order, string $boards, array $chosen): array
+    protected function spotted(array $order, string $boards, Choices $chosen): array
     {
-        if ($chosen['fastener_heads'] !== 'product') {
+        if (! $chosen->is('fastener_heads', 'product')) {
             array_splice($order, (int) array_search($boards, $order, true) + 1, 0, [
-                "heads-{$chosen['fastener_heads']}",
+                "heads-{$chosen->of('fastener_heads')}",
             ]);
         }
 
         return $order;
     }
 
-    /** @param  array<string, float>  $s */
-    protected function demandBoards(array $s): void
+    protected function demandBoards(Sizes $s): void
     {
-        $needed = 2 * (max($this->headStripTop($s), $s['face_return_mm']) + $s['seam_tape_mm'] / 2);
-        if ($s['margin_mm'] <= 2 * $s['stud_mm']) {
+        $needed = 2 * (max($this->headStripTop($s), $s->mm('face_return')) + $s->mm('seam_tape') / 2);
+        if ($s->mm('margin') <= 2 * $s->mm('stud')) {
             throw new CannotGenerate(
                 'stud_mm',
-                $s['stud_mm'],
-                sprintf('less than half the margin, %g mm: two stand at each jamb', $s['margin_mm']),
+                $s->mm('stud'),
+                sprintf('less than half the margin, %g mm: two stand at each jamb', $s->mm('margin')),
             );
         }
-        if ($s['margin_mm'] < $needed) {
+        if ($s->mm('margin') < $needed) {
             throw new CannotGenerate(
                 'margin_mm',
-                $s['margin_mm'],
+                $s->mm('margin'),
                 sprintf('%g mm or more, so that the joints of the boards clear the strips', $needed),
             );
         }

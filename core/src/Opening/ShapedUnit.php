@@ -10,7 +10,10 @@ use Apron\Detail\Patch;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Drafting\CannotGenerate;
+use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -36,46 +39,41 @@ abstract class ShapedUnit extends FacetDetail
     /**
      * Width and height of the outline, and the level up to which it only widens.
      *
-     * @param  array<string, float>  $s
      * @return array{float, float, float}
      */
-    abstract protected function outline(array $s): array;
+    abstract protected function outline(Sizes $s): array;
 
-    /**
-     * Half the width of the outline at a level, `out` mm outside of it; 0 where there is none.
-     *
-     * @param  array<string, float>  $s
-     */
-    abstract protected function half(array $s, float $v, float $out): float;
+    /** Half the width of the outline at a level, `out` mm outside of it; 0 where there is none. */
+    abstract protected function half(Sizes $s, float $v, float $out): float;
 
-    protected function facets(array $s, array $chosen): array
+    protected function facets(Sizes $s, Choices $chosen): array
     {
         [$w, $h] = $this->outline($s);
-        $m = $s['margin_mm'];
+        $m = $s->mm('margin');
 
         return ['face' => [-$m, -$m, $w + $m, $h + $m]];
     }
 
-    protected function does(array $s, array $chosen): array
+    protected function does(Sizes $s, Choices $chosen): array
     {
         return [
             ['plane-round-outline', []],
-            ['ring-below', ['ring_mm' => $s['ring_mm']]],
-            ['unit-in-sealant', ['clearance_mm' => $s['clearance_mm']]],
-            ['ring-above', ['ring_mm' => $s['ring_mm']]],
-            ['course-over-crown', ['lap_mm' => $s['lap_mm']]],
+            ['ring-below', ['ring_mm' => $s->mm('ring')]],
+            ['unit-in-sealant', ['clearance_mm' => $s->mm('clearance')]],
+            ['ring-above', ['ring_mm' => $s->mm('ring')]],
+            ['course-over-crown', ['lap_mm' => $s->mm('lap')]],
             ['inner-air-seal', []],
         ];
     }
 
-    protected function pieces(array $s, array $used, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
     {
         [$w, $h, $widest] = $this->outline($s);
         [$m, $ring, $flange, $lap] = [
-            $s['margin_mm'],
-            $s['ring_mm'],
-            $s['flange_mm'] - $s['clearance_mm'],
-            $s['lap_mm'],
+            $s->mm('margin'),
+            $s->mm('ring'),
+            $s->mm('flange') - $s->mm('clearance'),
+            $s->mm('lap'),
         ];
         $beside = [$this->patch('plane-below.below', 'face', [-$m, -$m, $w + $m, 0], ['f'], 1)];
         foreach ($this->courses($s, 0, $h) as $i => [$v0, $v1]) {
@@ -100,26 +98,26 @@ abstract class ShapedUnit extends FacetDetail
         }
 
         return [
-            $this->laid('plane-below', $used['membrane_material'], PieceKind::Membrane, 1, $beside, PieceRole::Plane),
+            $this->laid('plane-below', $used->of('membrane'), PieceKind::Membrane, 1, $beside, PieceRole::Plane),
             $this->laid(
                 'ring-below',
-                $used['ring_material'],
+                $used->of('ring'),
                 PieceKind::Formable,
                 2,
                 $this->ring($s, 'ring-below', -$ring, max($widest, 0.0), 0.0, 2),
             ),
-            $this->laid('unit', $used['unit_material'], PieceKind::Unit, 3, $unit, null, null, $held),
+            $this->laid('unit', $used->of('unit'), PieceKind::Unit, 3, $unit, null, null, $held),
             $this->laid(
                 'ring-above',
-                $used['ring_material'],
+                $used->of('ring'),
                 PieceKind::Formable,
                 4,
-                $this->ring($s, 'ring-above', max(0.0, $widest - $lap), $top, $s['clearance_mm'], 4),
+                $this->ring($s, 'ring-above', max(0.0, $widest - $lap), $top, $s->mm('clearance'), 4),
                 PieceRole::HeadFlashing,
             ),
             $this->laid(
                 'course-above',
-                $used['membrane_material'],
+                $used->of('membrane'),
                 PieceKind::Membrane,
                 5,
                 [$this->patch('course-above.face', 'face', [-$m, $top - $lap, $w + $m, $h + $m], [], 5)],
@@ -131,15 +129,14 @@ abstract class ShapedUnit extends FacetDetail
     /**
      * The band along the outline from one level to another, out to the ring's width and `in` mm inside of the outline.
      *
-     * @param  array<string, float>  $s
      * @return list<Patch>
      */
-    private function ring(array $s, string $id, float $from, float $to, float $in, int $step): array
+    private function ring(Sizes $s, string $id, float $from, float $to, float $in, int $step): array
     {
         [$w] = $this->outline($s);
         $patches = [];
         foreach ($this->courses($s, $from, $to) as $i => [$v0, $v1]) {
-            $out = max($this->half($s, $v0, $s['ring_mm']), $this->half($s, $v1, $s['ring_mm']));
+            $out = max($this->half($s, $v0, $s->mm('ring')), $this->half($s, $v1, $s->mm('ring')));
             // Inward to where the step is narrowest, so that no step of the ring only meets one of the unit.
             $inner = min($this->half($s, $v0, -$in), $this->half($s, $v1, -$in));
             if ($out <= 0) {
@@ -171,29 +168,28 @@ abstract class ShapedUnit extends FacetDetail
     /**
      * The level steps between two heights; all pieces step at the same levels.
      *
-     * @param  array<string, float>  $s
      * @return list<array{float, float}>
      */
-    private function courses(array $s, float $from, float $to): array
+    private function courses(Sizes $s, float $from, float $to): array
     {
         [, $h, $widest] = $this->outline($s);
-        $flange = $s['flange_mm'] - $s['clearance_mm'];
+        $flange = $s->mm('flange') - $s->mm('clearance');
         $levels = [
-            -$s['ring_mm'],
+            -$s->mm('ring'),
             -$flange,
             0.0,
-            max(0.0, $widest - $s['lap_mm']),
+            max(0.0, $widest - $s->mm('lap')),
             $widest,
             $h,
             $h + $flange,
-            $h + $s['ring_mm'],
+            $h + $s->mm('ring'),
         ];
-        for ($i = 1; $i < $s['courses']; $i++) {
-            $levels[] = round(($widest * $i) / $s['courses'], 1);
-            $levels[] = round($widest + (($h - $widest) * $i) / $s['courses'], 1);
+        for ($i = 1; $i < $s->figure('courses'); $i++) {
+            $levels[] = round(($widest * $i) / $s->figure('courses'), 1);
+            $levels[] = round($widest + (($h - $widest) * $i) / $s->figure('courses'), 1);
             // Below the outline the band is curved as well; over its crown it is one straight piece, for the course
             // above laps it level.
-            $levels[] = round((-$s['ring_mm'] * $i) / $s['courses'], 1);
+            $levels[] = round((-$s->mm('ring') * $i) / $s->figure('courses'), 1);
         }
         $levels = array_values(array_unique(array_filter($levels, fn (float $v): bool => $v >= $from && $v <= $to)));
         sort($levels);
@@ -205,19 +201,19 @@ abstract class ShapedUnit extends FacetDetail
         return $courses;
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'ring_mm', $s['margin_mm'], 'the wall round the unit that is drawn');
-        $this->demandBelow($s, 'clearance_mm', $s['flange_mm'], 'the flange, which must lie on the face');
-        $this->demandBelow($s, 'flange_mm', $s['ring_mm'], 'so that the ring reaches the wall past it');
+        $this->demandBelow($s, 'ring_mm', $s->mm('margin'), 'the wall round the unit that is drawn');
+        $this->demandBelow($s, 'clearance_mm', $s->mm('flange'), 'the flange, which must lie on the face');
+        $this->demandBelow($s, 'flange_mm', $s->mm('ring'), 'so that the ring reaches the wall past it');
         $this->demandBelow(
             $s,
             'lap_mm',
-            $s['ring_mm'] - $s['flange_mm'] + $s['clearance_mm'],
+            $s->mm('ring') - $s->mm('flange') + $s->mm('clearance'),
             'so that the course above stops over the flange',
         );
-        if ($s['courses'] !== floor($s['courses'])) {
-            throw new CannotGenerate('courses', $s['courses'], 'a whole number');
+        if ($s->figure('courses') !== floor($s->figure('courses'))) {
+            throw new CannotGenerate('courses', $s->figure('courses'), 'a whole number');
         }
     }
 }

@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace Apron\Opening;
 
 use Apron\Drafting\CannotGenerate;
+use Apron\Drafting\Choices;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -38,7 +42,7 @@ final class StrappedUnitInFastenedSheet extends DressedOpening
         return Outcome::ReliesOnBond;
     }
 
-    protected function order(array $chosen, array $s): array
+    protected function order(Choices $chosen, Sizes $s): array
     {
         return $this->coupled(
             [
@@ -54,32 +58,32 @@ final class StrappedUnitInFastenedSheet extends DressedOpening
         );
     }
 
-    protected function pieces(array $s, array $used, array $at, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         return [
-            $this->sheet($s, $used['sheet_material'], $at['sheet-cut-and-turned-in'], $at['flap-to-arris']),
-            $this->pan($s, $used['pan_material'], $at['sill-pan']),
-            ...$this->jambLiners($s, $used['strip_material'], $at['jamb-liners']),
-            $this->headLiner($s, $used['pan_material'], $at['head-liner']),
-            ...$this->slitTapes($s, $used['tape_material'], $at['slit-tapes']),
+            $this->sheet($s, $used->of('sheet'), $at->of('sheet-cut-and-turned-in'), $at->of('flap-to-arris')),
+            $this->pan($s, $used->of('pan'), $at->of('sill-pan')),
+            ...$this->jambLiners($s, $used->of('strip'), $at->of('jamb-liners')),
+            $this->headLiner($s, $used->of('pan'), $at->of('head-liner')),
+            ...$this->slitTapes($s, $used->of('tape'), $at->of('slit-tapes')),
         ];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
         $this->demandSill($s);
         $this->demandFlapRoom($s);
-        if ($s['flap_mm'] < $s['face_return_mm'] + $this->least['membrane_lap_mm']) {
+        if ($s->mm('flap') < $s->mm('face_return') + $this->least['membrane_lap_mm']) {
             throw new CannotGenerate(
                 'flap_mm',
-                $s['flap_mm'],
+                $s->mm('flap'),
                 sprintf('a flap that reaches %g mm above the head liner', $this->least['membrane_lap_mm']),
             );
         }
-        if ($this->least['slit_tape_side_mm'] > $s['slit_tape_mm'] / 2) {
+        if ($this->least['slit_tape_side_mm'] > $s->mm('slit_tape') / 2) {
             throw new CannotGenerate(
                 'slit_tape_mm',
-                $s['slit_tape_mm'],
+                $s->mm('slit_tape'),
                 sprintf(
                     '%g mm or more, so that the tape reaches the head liner',
                     2 * $this->least['slit_tape_side_mm'],
@@ -89,13 +93,12 @@ final class StrappedUnitInFastenedSheet extends DressedOpening
     }
 
     /**
-     * @param  array<string, float>  $s
      * @return array<string, float>
      */
-    protected function figuresOf(string $does, array $s): array
+    protected function figuresOf(string $does, Sizes $s): array
     {
         return $this->sheetFigures($does, $s) +
-            ($does === 'flap-to-arris' ? ['lap_mm' => $s['face_return_mm']] : []) +
+            ($does === 'flap-to-arris' ? ['lap_mm' => $s->mm('face_return')] : []) +
             $this->strapFigures($does, $s);
     }
 }

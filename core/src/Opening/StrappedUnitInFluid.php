@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Apron\Opening;
 
+use Apron\Drafting\Choices;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -28,16 +32,16 @@ final class StrappedUnitInFluid extends DressedOpening
         return Outcome::ReliesOnSeal;
     }
 
-    protected function order(array $chosen, array $s): array
+    protected function order(Choices $chosen, Sizes $s): array
     {
         return $this->coupled(['detail-coat', 'field-coat', ...$this->setAndSealed($chosen)], $s);
     }
 
-    protected function pieces(array $s, array $used, array $at, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         return [
-            $this->detailCoat($s, $used['flashing_material'], $at['detail-coat']),
-            $this->fieldCoat($s, $used['fluid_material'], $at['field-coat']),
+            $this->detailCoat($s, $used->of('flashing'), $at->of('detail-coat')),
+            $this->fieldCoat($s, $used->of('fluid'), $at->of('field-coat')),
         ];
     }
 }

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Apron\Opening;
 
+use Apron\Drafting\Choices;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -33,7 +37,7 @@ class StrappedUnitInSelfAdhered extends DressedOpening
         return Outcome::Shed;
     }
 
-    protected function order(array $chosen, array $s): array
+    protected function order(Choices $chosen, Sizes $s): array
     {
         return $this->coupled(
             [
@@ -48,14 +52,14 @@ class StrappedUnitInSelfAdhered extends DressedOpening
         );
     }
 
-    protected function pieces(array $s, array $used, array $at, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         return [
-            $this->field($s, $used['membrane_material'], $at['membrane-below-and-beside'], $s['membrane_lap_mm']),
-            $this->pan($s, $used['pan_material'], $at['sill-pan'] ?? $at['threshold-pan']),
-            ...$this->jambLiners($s, $used['strip_material'], $at['jamb-liners']),
-            $this->headLiner($s, $used['pan_material'], $at['head-liner']),
-            $this->courseAbove($s, $used['membrane_material'], $at['course-to-arris'], 0.0),
+            $this->field($s, $used->of('membrane'), $at->of('membrane-below-and-beside'), $s->mm('membrane_lap')),
+            $this->pan($s, $used->of('pan'), (int) $at->firstOf('sill-pan', 'threshold-pan')),
+            ...$this->jambLiners($s, $used->of('strip'), $at->of('jamb-liners')),
+            $this->headLiner($s, $used->of('pan'), $at->of('head-liner')),
+            $this->courseAbove($s, $used->of('membrane'), $at->of('course-to-arris'), 0.0),
         ];
     }
 }

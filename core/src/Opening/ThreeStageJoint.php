@@ -7,6 +7,8 @@ namespace Apron\Opening;
 use Apron\Detail\Edge;
 use Apron\Detail\Unit;
 use Apron\Detail\UnitJoint;
+use Apron\Drafting\Choices;
+use Apron\Drafting\Sizes;
 
 /**
  * A joint in three stages: outside a seal against rain that lets vapour out, insulation, inside a tighter seal. Either
@@ -22,7 +24,7 @@ final class ThreeStageJoint extends StrappedUnitInSelfAdhered
         'outer_sill' => ['open', 'weather-sealed'],
     ];
 
-    protected function order(array $chosen, array $s): array
+    protected function order(Choices $chosen, Sizes $s): array
     {
         return $this->coupled(
             [
@@ -31,7 +33,7 @@ final class ThreeStageJoint extends StrappedUnitInSelfAdhered
                 'jamb-liners',
                 'head-liner',
                 'course-to-arris',
-                ...$chosen['outer'] === 'membranes'
+                ...$chosen->is('outer', 'membranes')
                     ? ['unit-with-membranes', 'joint-insulation', 'membranes-pressed', 'inner-membrane']
                     : ['unit-with-tape', 'tape-grown', 'joint-insulation', 'inner-membrane'],
             ],
@@ -39,13 +41,13 @@ final class ThreeStageJoint extends StrappedUnitInSelfAdhered
         );
     }
 
-    protected function set(array $s, array $chosen): Unit
+    protected function set(Sizes $s, Choices $chosen): Unit
     {
         $joints = $this->joints();
-        if ($chosen['outer_sill'] === 'weather-sealed') {
+        if ($chosen->is('outer_sill', 'weather-sealed')) {
             $joints['sill'] = new UnitJoint(Edge::Sealed, true, true);
         }
 
-        return new Unit($s['setback_mm'], $s['setback_mm'] + $s['frame_depth_mm'], null, $joints);
+        return new Unit($s->mm('setback'), $s->mm('setback') + $s->mm('frame_depth'), null, $joints);
     }
 }

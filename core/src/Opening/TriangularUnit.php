@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Apron\Opening;
 
+use Apron\Drafting\Sizes;
+
 /**
  * A triangular unit with a flange, level at its foot and pointed at the top: a sill strip under it, flashing over both
  * slopes.
@@ -14,14 +16,14 @@ final class TriangularUnit extends ShapedUnit
 
     protected const EXTENTS = ['width_mm' => [300.0, 6000.0], 'height_mm' => [300.0, 6000.0]];
 
-    protected function outline(array $s): array
+    protected function outline(Sizes $s): array
     {
-        return [$s['width_mm'], $s['height_mm'], 0.0];
+        return [$s->mm('width'), $s->mm('height'), 0.0];
     }
 
-    protected function half(array $s, float $v, float $out): float
+    protected function half(Sizes $s, float $v, float $out): float
     {
-        [$w, $h] = [$s['width_mm'], $s['height_mm']];
+        [$w, $h] = [$s->mm('width'), $s->mm('height')];
         // A line beside the slope: out across it is farther out along the level.
         $along = ($out * hypot($w / 2, $h)) / $h;
         if ($v < 0) {

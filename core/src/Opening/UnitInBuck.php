@@ -9,6 +9,10 @@ use Apron\Detail\Edge;
 use Apron\Detail\Edges;
 use Apron\Detail\PieceKind;
 use Apron\Drafting\CannotGenerate;
+use Apron\Drafting\Choices;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
+use Apron\Drafting\Used;
 
 /**
  * A unit in a buck round the opening, insulating or of wood: bedded in sealant to the sheet, corners sealed and pinned,
@@ -26,23 +30,23 @@ final class UnitInBuck extends FlangedUnitInFastenedSheet
 
     protected const CHOICES = ['buck' => ['insulating', 'wood']] + parent::CHOICES;
 
-    protected function order(array $chosen, array $s): array
+    protected function order(Choices $chosen, Sizes $s): array
     {
         return $this->aroundTheUnit(
-            ['sheet-cut-and-turned-in', "buck-{$chosen['buck']}", ...$this->dressed()],
+            ['sheet-cut-and-turned-in', "buck-{$chosen->of('buck')}", ...$this->dressed()],
             $s,
             $chosen,
         );
     }
 
-    protected function pieces(array $s, array $used, array $at, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$w, $h, $b, $less, $step] = [
-            $s['width_mm'],
-            $s['height_mm'],
-            $s['buck_face_mm'],
-            $s['buck_shorter_mm'],
-            $at["buck-{$chosen['buck']}"],
+            $s->mm('width'),
+            $s->mm('height'),
+            $s->mm('buck_face'),
+            $s->mm('buck_shorter'),
+            $at->of('buck-'.$chosen->of('buck')),
         ];
         $bedded = Edges::all(Edge::Sealed);
         $buck = [];
@@ -57,7 +61,7 @@ final class UnitInBuck extends FlangedUnitInFastenedSheet
             $length = in_array($side, ['sill', 'head'], true) ? $w + 2 * $b : $h;
             $buck[] = $this->laid(
                 "buck-$side",
-                $used["{$chosen['buck']}_buck_material"],
+                $used->of($chosen->of('buck').'_buck'),
                 PieceKind::Board,
                 $step,
                 [$this->patch("buck-$side.face", 'face', $rect, [], $step)],
@@ -68,33 +72,33 @@ final class UnitInBuck extends FlangedUnitInFastenedSheet
         }
 
         return [
-            $this->sheet($s, $used['sheet_material'], $at['sheet-cut-and-turned-in'], $at['flap-down']),
+            $this->sheet($s, $used->of('sheet'), $at->of('sheet-cut-and-turned-in'), $at->of('flap-down')),
             ...$buck,
             ...$this->dressing($s, $used, $at),
         ];
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
         parent::demandRoom($s);
         $most = min(
-            $s['face_return_mm'],
-            $s['jamb_strip_mm'] - $this->stripInner($s) - $this->least['membrane_lap_mm'],
-            $s['sheet_cut_above_head_mm'],
+            $s->mm('face_return'),
+            $s->mm('jamb_strip') - $this->stripInner($s) - $this->least['membrane_lap_mm'],
+            $s->mm('sheet_cut_above_head'),
         );
-        if ($s['buck_face_mm'] > $most) {
+        if ($s->mm('buck_face') > $most) {
             throw new CannotGenerate(
                 'buck_face_mm',
-                $s['buck_face_mm'],
+                $s->mm('buck_face'),
                 sprintf('no more than %g mm, so that pan, strips and flap reach the sheet past it', $most),
             );
         }
     }
 
-    protected function figuresOf(string $does, array $s): array
+    protected function figuresOf(string $does, Sizes $s): array
     {
         return str_starts_with($does, 'buck-')
-            ? ['face_mm' => $s['buck_face_mm'], 'less_mm' => $s['buck_shorter_mm']]
+            ? ['face_mm' => $s->mm('buck_face'), 'less_mm' => $s->mm('buck_shorter')]
             : parent::figuresOf($does, $s);
     }
 }

@@ -9,6 +9,10 @@ use Apron\Detail\Edge;
 use Apron\Detail\Edges;
 use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
+use Apron\Drafting\Choices;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
+use Apron\Drafting\Used;
 use Apron\Material\Material;
 use Apron\Trace\Outcome;
 
@@ -37,62 +41,49 @@ final class UnitInSolidWall extends FlangedUnitInSelfAdhered
         return ($parameters['solid_sheet'] ?? '') === 'omitted' ? Outcome::WetsTolerant : parent::worst($parameters);
     }
 
-    protected function tolerant(array $chosen): array
+    protected function tolerant(Choices $chosen): array
     {
-        return $chosen['solid_sheet'] === 'omitted' ? ['face'] : [];
+        return $chosen->is('solid_sheet', 'omitted') ? ['face'] : [];
     }
 
-    protected function order(array $chosen, array $s): array
+    protected function order(Choices $chosen, Sizes $s): array
     {
         // With nothing above to lap it, the head strip is sealed along its top, as where it laps the wrong way.
         $order = parent::order(
-            $chosen['solid_sheet'] === 'omitted' ? ['head' => 'reverse-lap'] + $chosen : $chosen,
+            $chosen->is('solid_sheet', 'omitted') ? $chosen->with('head', 'reverse-lap') : $chosen,
             $s,
         );
 
         return [
-            "solid-buck-{$chosen['buck']}",
-            ...array_diff($order, $chosen['solid_sheet'] === 'omitted' ? ['membrane-all-over'] : []),
+            "solid-buck-{$chosen->of('buck')}",
+            ...array_diff($order, $chosen->is('solid_sheet', 'omitted') ? ['membrane-all-over'] : []),
         ];
     }
 
-    protected function pieces(array $s, array $used, array $at, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         $dressing = parent::pieces($s, $used, $at, $chosen);
-        if ($chosen['solid_sheet'] === 'omitted') {
+        if ($chosen->is('solid_sheet', 'omitted')) {
             // The solid holds the wall's air itself: what is bonded to it on every return joins it without a sheet.
             $dressing = array_map(
                 fn (Piece $p): Piece => in_array($p->id, ['pan', 'liner-left', 'liner-right', 'head-liner'], true)
-                    ? new Piece(
-                        $p->id,
-                        $p->material,
-                        $p->kind,
-                        $p->role,
-                        $p->air,
-                        true,
-                        $p->step,
-                        $p->under,
-                        $p->edges,
-                        $p->patches,
-                        $p->cut,
-                    )
+                    ? $p->asAirLayer()
                     : $p,
                 $dressing,
             );
         }
 
-        return [...$this->lining($s, $used["{$chosen['buck']}_buck_material"]), ...$dressing];
+        return [...$this->lining($s, $used->of($chosen->of('buck').'_buck')), ...$dressing];
     }
 
     /**
      * The four boards of the buck on the returns, bedded in sealant.
      *
-     * @param  array<string, float>  $s
      * @return list<Piece>
      */
-    private function lining(array $s, Material $material): array
+    private function lining(Sizes $s, Material $material): array
     {
-        [$w, $h, $d, $less] = [$s['width_mm'], $s['height_mm'], $s['depth_mm'], $s['buck_shorter_mm']];
+        [$w, $h, $d, $less] = [$s->mm('width'), $s->mm('height'), $s->mm('depth'), $s->mm('buck_shorter')];
         $bedded = Edges::all(Edge::Sealed);
         $boards = [];
         foreach (
@@ -120,13 +111,12 @@ final class UnitInSolidWall extends FlangedUnitInSelfAdhered
     }
 
     /**
-     * @param  array<string, float>  $s
      * @return array<string, float>
      */
-    protected function figuresOf(string $does, array $s): array
+    protected function figuresOf(string $does, Sizes $s): array
     {
         return str_starts_with($does, 'solid-buck-')
-            ? ['less_mm' => $s['buck_shorter_mm']]
+            ? ['less_mm' => $s->mm('buck_shorter')]
             : parent::figuresOf($does, $s);
     }
 }

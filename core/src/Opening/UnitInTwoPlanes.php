@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Apron\Opening;
 
+use Apron\Drafting\Choices;
+use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
+use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
 /**
@@ -43,7 +47,7 @@ final class UnitInTwoPlanes extends DressedOpening
         return ($parameters['drains_to'] ?? 'sheathing') === 'outer-face' ? Outcome::ReliesOnBond : Outcome::Shed;
     }
 
-    protected function order(array $chosen, array $s): array
+    protected function order(Choices $chosen, Sizes $s): array
     {
         return $this->coupled(
             [
@@ -56,29 +60,29 @@ final class UnitInTwoPlanes extends DressedOpening
                 'course-over-flashing',
                 'boards-round',
                 'reveal-metal-edge',
-                $chosen['drains_to'] === 'sheathing' ? 'second-pan-apart' : 'second-pan-over',
+                $chosen->is('drains_to', 'sheathing') ? 'second-pan-apart' : 'second-pan-over',
                 ...$this->setAndSealed($chosen),
             ],
             $s,
         );
     }
 
-    protected function pieces(array $s, array $used, array $at, array $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         return [
             ...$this->atSheathing($s, $used, $at),
             // Past the head liner at both sides, so that its top is covered too.
-            ...$this->headFlashing($s, $used, $at, $s['face_return_mm'] + $this->least['slit_tape_side_mm']),
-            ...$this->boardAndSecondPan($s, $used, $at, $chosen['drains_to'] === 'outer-face'),
+            ...$this->headFlashing($s, $used, $at, $s->mm('face_return') + $this->least['slit_tape_side_mm']),
+            ...$this->boardAndSecondPan($s, $used, $at, $chosen->is('drains_to', 'outer-face')),
         ];
     }
 
-    protected function figuresOf(string $does, array $s): array
+    protected function figuresOf(string $does, Sizes $s): array
     {
         return $this->figuresBehindBoard($does, $s) ?? $this->strapped($does, $s);
     }
 
-    protected function demandRoom(array $s): void
+    protected function demandRoom(Sizes $s): void
     {
         $this->demandOnStraps($s);
         $this->demandBoardRoom($s);

@@ -826,6 +826,8 @@ export interface components {
                 length_mm: number;
                 width_mm: number;
             };
+            /** @description controls it is stated to carry, beside those that follow from what it is */
+            controls?: components["schemas"]["Control"][];
         };
         Detail: {
             id: string;
@@ -935,6 +937,8 @@ export interface components {
                     [key: string]: number | string;
                 };
             };
+            /** @description ids of the assemblies it stands in or between */
+            between?: string[];
         };
         /** @description An opening as a method and its sizes: its pieces are made when the file is read. */
         ScheduledOpening: {
@@ -944,6 +948,8 @@ export interface components {
             parameters: {
                 [key: string]: number | string;
             };
+            /** @description ids of the assemblies it stands in or between */
+            between?: string[];
         };
         /** @description An order of the steps that somebody tried and kept, and what the rain did to it. */
         DrillRun: {
