@@ -280,7 +280,7 @@ final class DetailFormat
                 if (isset($patchIds[$patch->id])) {
                     $row->get('patches')
                         ->items()[$i]->get('id')
-                            ->refuse('an id that no other patch of this detail has');
+                        ->refuse('an id that no other patch of this detail has');
                 }
                 $patchIds[$patch->id] = true;
             }

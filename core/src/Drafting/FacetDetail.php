@@ -49,7 +49,7 @@ abstract class FacetDetail extends DetailGenerator
     /**
      * @return list<Piece>
      */
-    abstract protected function pieces(Sizes $s, Used $used, Choices $chosen): array;
+    abstract protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array;
 
     /**
      * @return list<Fold>
@@ -111,7 +111,7 @@ abstract class FacetDetail extends DetailGenerator
         foreach ($this->facets($s, $chosen) as $name => $extent) {
             $facets[$name] = new Facet($name, new Rect(...$extent));
         }
-        $least = $this->least;
+        [$least, $does] = [$this->least, $this->does($s, $chosen)];
 
         return new Detail(
             id: $id,
@@ -122,7 +122,7 @@ abstract class FacetDetail extends DetailGenerator
             release: static::RELEASE,
             tolerant: [],
             unit: null,
-            pieces: $this->pieces($s, $used, $chosen),
+            pieces: $this->pieces($s, $used, StepNumbers::inOrder(array_column($does, 0)), $chosen),
             penetrations: $this->penetrations($s, $chosen),
             fasteners: $this->fasteners($s, $chosen),
             framing: $this->framing($s),
@@ -141,7 +141,7 @@ abstract class FacetDetail extends DetailGenerator
                 new LeastLap('membrane', 'fluid', $least['membrane_mm'], $least['membrane_mm']),
             ],
             panUpturn: null,
-            steps: $this->numbered($this->does($s, $chosen)),
+            steps: $this->numbered($does),
             generated: $generated,
             gaps: $this->gaps($s, $chosen),
         );

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Apron\Drafting;
 
-/** The sizes and figures a detail is drawn by, each held to its range: asked by name, and a name that is not there is a mistake in the method. */
+/**
+ * The sizes and figures a detail is drawn by, each held to its range: asked by name, and a name that is not there is a
+ * mistake in the method.
+ */
 final readonly class Sizes
 {
     /** @param  array<string, float>  $sizes  as parameters are called: lengths end in `_mm` */

@@ -11,6 +11,7 @@ use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
@@ -59,21 +60,27 @@ final class ApronFlashing extends FacetDetail
         ];
     }
 
-    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$w, $side] = [$s->mm('length'), $s->mm('side')];
 
         return [
-            $this->laid('underlay', $used->of('underlay'), PieceKind::Membrane, 1, [
-                $this->patch('underlay.roof', 'roof', [0, 0, $w, $side], ['u'], 1),
-                $this->patch('underlay.wall', 'wall', [0, 0, $w, $s->mm('underlay_up')], ['u'], 1),
+            $this->laid('underlay', $used->of('underlay'), PieceKind::Membrane, $at->of('underlay-upturn'), [
+                $this->patch('underlay.roof', 'roof', [0, 0, $w, $side], ['u'], $at->of('underlay-upturn')),
+                $this->patch(
+                    'underlay.wall',
+                    'wall',
+                    [0, 0, $w, $s->mm('underlay_up')],
+                    ['u'],
+                    $at->of('underlay-upturn'),
+                ),
             ]),
             $this->laid(
                 'roof-covering',
                 $used->of('covering'),
                 PieceKind::Board,
-                2,
-                [$this->patch('roof-covering.roof', 'roof', [0, 0, $w, $side], [], 2)],
+                $at->of('roof-covering'),
+                [$this->patch('roof-covering.roof', 'roof', [0, 0, $w, $side], [], $at->of('roof-covering'))],
                 null,
                 null,
                 null,
@@ -83,15 +90,15 @@ final class ApronFlashing extends FacetDetail
                 'apron',
                 $used->of('apron'),
                 PieceKind::Metal,
-                3,
+                $at->of('apron'),
                 [
-                    $this->patch('apron.wall', 'wall', [0, 0, $w, $s->mm('upstand')], ['a'], 3),
+                    $this->patch('apron.wall', 'wall', [0, 0, $w, $s->mm('upstand')], ['a'], $at->of('apron')),
                     $this->patch(
                         'apron.roof',
                         'roof',
                         [0, $side - $s->mm('apron'), $w, $side],
                         ['a'],
-                        3,
+                        $at->of('apron'),
                         null,
                         true,
                     ),
@@ -105,8 +112,16 @@ final class ApronFlashing extends FacetDetail
                 'sheet',
                 $used->of('sheet'),
                 PieceKind::Sheet,
-                4,
-                [$this->patch('sheet.wall', 'wall', [0, $s->mm('upstand') - $s->mm('lap'), $w, $side], [], 4)],
+                $at->of('sheet-over-upstand'),
+                [
+                    $this->patch(
+                        'sheet.wall',
+                        'wall',
+                        [0, $s->mm('upstand') - $s->mm('lap'), $w, $side],
+                        [],
+                        $at->of('sheet-over-upstand'),
+                    ),
+                ],
                 PieceRole::Plane,
             ),
         ];

@@ -9,6 +9,7 @@ use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
@@ -45,29 +46,41 @@ final class BelowGradeToWall extends FacetDetail
         ];
     }
 
-    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$w, $side] = [$s->mm('length'), $s->mm('side')];
         $down = $side - $s->mm('below_top') - $s->mm('coat_lap');
 
         return [
-            $this->laid('waterproofing', $used->of('waterproofing'), PieceKind::Membrane, 1, [
+            $this->laid('waterproofing', $used->of('waterproofing'), PieceKind::Membrane, $at->of('waterproofing'), [
                 $this->patch(
                     'waterproofing.foundation',
                     'foundation',
                     [0, 0, $w, $side - $s->mm('below_top')],
                     [],
-                    1,
+                    $at->of('waterproofing'),
                 ),
             ]),
             $this->laid(
                 'wall-coat',
                 $used->of('coat'),
                 PieceKind::Fluid,
-                2,
+                $at->of('coat-over-waterproofing'),
                 [
-                    $this->patch('wall-coat.wall', 'wall', [0, 0, $w, $side], ['c'], 2),
-                    $this->patch('wall-coat.foundation', 'foundation', [0, $down, $w, $side], ['c'], 2),
+                    $this->patch(
+                        'wall-coat.wall',
+                        'wall',
+                        [0, 0, $w, $side],
+                        ['c'],
+                        $at->of('coat-over-waterproofing'),
+                    ),
+                    $this->patch(
+                        'wall-coat.foundation',
+                        'foundation',
+                        [0, $down, $w, $side],
+                        ['c'],
+                        $at->of('coat-over-waterproofing'),
+                    ),
                 ],
                 PieceRole::Plane,
             ),
@@ -75,14 +88,14 @@ final class BelowGradeToWall extends FacetDetail
                 'foundation-board',
                 $used->of('board'),
                 PieceKind::Board,
-                3,
+                $at->of('foundation-board'),
                 [
                     $this->patch(
                         'foundation-board.foundation',
                         'foundation',
                         [0, 0, $w, $side - $s->mm('below_top') / 2],
                         [],
-                        3,
+                        $at->of('foundation-board'),
                     ),
                 ],
                 null,

@@ -12,6 +12,7 @@ use Apron\Detail\Rect;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
@@ -45,18 +46,25 @@ final class BoardJoint extends FacetDetail
         ];
     }
 
-    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$w, $side, $half, $gap] = [$s->mm('length'), $s->mm('side'), $s->mm('tape') / 2, $s->mm('gap') / 2];
         [$material, $kind] = [$used->of('board'), PieceKind::Board];
 
         return [
-            $this->onFace('board-lower', $material, $kind, 1, [0, 0, $w, $side - $gap], PieceRole::Plane),
+            $this->onFace(
+                'board-lower',
+                $material,
+                $kind,
+                $at->of('boards-gapped'),
+                [0, 0, $w, $side - $gap],
+                PieceRole::Plane,
+            ),
             $this->onFace(
                 'board-upper-left',
                 $material,
                 $kind,
-                1,
+                $at->of('boards-gapped'),
                 [0, $side + $gap, $w / 2 - $gap, 2 * $side],
                 PieceRole::Plane,
             ),
@@ -64,7 +72,7 @@ final class BoardJoint extends FacetDetail
                 'board-upper-right',
                 $material,
                 $kind,
-                1,
+                $at->of('boards-gapped'),
                 [$w / 2 + $gap, $side + $gap, $w, 2 * $side],
                 PieceRole::Plane,
             ),
@@ -72,7 +80,7 @@ final class BoardJoint extends FacetDetail
                 'seam-upper',
                 $used->of('tape'),
                 PieceKind::Tape,
-                2,
+                $at->of('upright-seams'),
                 [$w / 2 - $half, $side, $w / 2 + $half, 2 * $side],
                 null,
                 new CutSize($side, 2 * $half),
@@ -81,7 +89,7 @@ final class BoardJoint extends FacetDetail
                 'level-seam',
                 $used->of('tape'),
                 PieceKind::Tape,
-                3,
+                $at->of('level-seams'),
                 [0, $side - $half, $w, $side + $half],
                 null,
                 new CutSize($w, 2 * $half),

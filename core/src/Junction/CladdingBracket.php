@@ -11,6 +11,7 @@ use Apron\Detail\PlacedFastener;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
@@ -65,7 +66,7 @@ final class CladdingBracket extends FacetDetail
         return [['plane-over-wall', []], ['bracket-patch', ['past_mm' => $s->mm('patch')]], ['bracket', []]];
     }
 
-    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$w, $h, $m, $p] = [$s->mm('width'), $s->mm('height'), $s->mm('margin'), $s->mm('patch')];
 
@@ -74,16 +75,24 @@ final class CladdingBracket extends FacetDetail
                 'plane',
                 $used->of('membrane'),
                 PieceKind::Membrane,
-                1,
-                [$this->patch('plane.face', 'face', [-$m, -$m, $w + $m, $h + $m], [], 1)],
+                $at->of('plane-over-wall'),
+                [$this->patch('plane.face', 'face', [-$m, -$m, $w + $m, $h + $m], [], $at->of('plane-over-wall'))],
                 PieceRole::Plane,
             ),
             $this->laid(
                 'bracket-patch',
                 $used->of('patch'),
                 PieceKind::Membrane,
-                2,
-                [$this->patch('bracket-patch.face', 'face', [-$p, -$p, $w + $p, $h + $p], [], 2)],
+                $at->of('bracket-patch'),
+                [
+                    $this->patch(
+                        'bracket-patch.face',
+                        'face',
+                        [-$p, -$p, $w + $p, $h + $p],
+                        [],
+                        $at->of('bracket-patch'),
+                    ),
+                ],
                 null,
                 new CutSize($w + 2 * $p, $h + 2 * $p),
             ),
@@ -91,8 +100,8 @@ final class CladdingBracket extends FacetDetail
                 'bracket',
                 $used->of('bracket'),
                 PieceKind::Metal,
-                3,
-                [$this->patch('bracket.face', 'face', [0, 0, $w, $h], [], 3)],
+                $at->of('bracket'),
+                [$this->patch('bracket.face', 'face', [0, 0, $w, $h], [], $at->of('bracket'))],
                 null,
                 null,
                 null,

@@ -10,6 +10,7 @@ use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
@@ -52,7 +53,7 @@ final class DamagePatch extends FacetDetail
         ];
     }
 
-    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$w, $h, $m, $p, $half] = [
             $s->mm('width'),
@@ -68,12 +69,18 @@ final class DamagePatch extends FacetDetail
                 'sheet',
                 $used->of('sheet'),
                 PieceKind::Sheet,
-                1,
+                $at->of('damage-cut-square'),
                 [
-                    $this->patch('sheet.below', 'face', [-$m, -$m, $w + $m, 0], ['f'], 1),
-                    $this->patch('sheet.left', 'face', [-$m, 0, 0, $h], ['f'], 1),
-                    $this->patch('sheet.right', 'face', [$w, 0, $w + $m, $h], ['f'], 1),
-                    $this->patch('sheet.above', 'face', [-$m, $h, $w + $m, $h + $m], ['f'], 1),
+                    $this->patch('sheet.below', 'face', [-$m, -$m, $w + $m, 0], ['f'], $at->of('damage-cut-square')),
+                    $this->patch('sheet.left', 'face', [-$m, 0, 0, $h], ['f'], $at->of('damage-cut-square')),
+                    $this->patch('sheet.right', 'face', [$w, 0, $w + $m, $h], ['f'], $at->of('damage-cut-square')),
+                    $this->patch(
+                        'sheet.above',
+                        'face',
+                        [-$m, $h, $w + $m, $h + $m],
+                        ['f'],
+                        $at->of('damage-cut-square'),
+                    ),
                 ],
                 PieceRole::Plane,
             ),
@@ -81,8 +88,16 @@ final class DamagePatch extends FacetDetail
                 'damage-patch',
                 $used->of('patch'),
                 PieceKind::Sheet,
-                2,
-                [$this->patch('damage-patch.face', 'face', [-$p, -$p, $w + $p, $h + $p], [], 2)],
+                $at->of('patch-over-damage'),
+                [
+                    $this->patch(
+                        'damage-patch.face',
+                        'face',
+                        [-$p, -$p, $w + $p, $h + $p],
+                        [],
+                        $at->of('patch-over-damage'),
+                    ),
+                ],
                 null,
                 new CutSize($w + 2 * $p, $h + 2 * $p),
             ),
@@ -90,7 +105,7 @@ final class DamagePatch extends FacetDetail
                 'tape-left',
                 $tape,
                 $kind,
-                3,
+                $at->of('patch-sides-taped'),
                 [-$p - $half, -$p, -$p + $half, $h + $p],
                 null,
                 new CutSize($h + 2 * $p, 2 * $half),
@@ -99,7 +114,7 @@ final class DamagePatch extends FacetDetail
                 'tape-right',
                 $tape,
                 $kind,
-                3,
+                $at->of('patch-sides-taped'),
                 [$w + $p - $half, -$p, $w + $p + $half, $h + $p],
                 null,
                 new CutSize($h + 2 * $p, 2 * $half),
@@ -108,7 +123,7 @@ final class DamagePatch extends FacetDetail
                 'tape-top',
                 $tape,
                 $kind,
-                4,
+                $at->of('patch-top-taped'),
                 [-$p - $half, $h + $p - $half, $w + $p + $half, $h + $p + $half],
                 null,
                 new CutSize($w + 2 * $p + 2 * $half, 2 * $half),

@@ -14,6 +14,7 @@ use Apron\Drafting\CannotGenerate;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
@@ -97,14 +98,14 @@ final class MissedScrew extends FacetDetail
             : [['plane-over-wall', []], ['screw-left', ['missed_mm' => $s->mm('missed_by')]]];
     }
 
-    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
-        [$m, $p, $last] = [$s->mm('margin'), $s->mm('patch'), count($this->does($s, $chosen))];
+        [$m, $p] = [$s->mm('margin'), $s->mm('patch')];
         $plane = $this->onFace(
             'plane',
             $used->of('membrane'),
             PieceKind::Membrane,
-            1,
+            $at->of('plane-over-wall'),
             [-$m, -$m, $m, $m],
             PieceRole::Plane,
         );
@@ -116,7 +117,7 @@ final class MissedScrew extends FacetDetail
                     'hole-patch',
                     $used->of('patch'),
                     PieceKind::Membrane,
-                    $last,
+                    $at->of('hole-patched'),
                     [-$p, -$p, $p, $p],
                     null,
                     new CutSize(2 * $p, 2 * $p),

@@ -12,6 +12,7 @@ use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
@@ -63,16 +64,16 @@ final class MovementJoint extends FacetDetail
         ];
     }
 
-    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$w, $side, $gap, $leg] = [$s->mm('length'), $s->mm('side'), $s->mm('gap'), $s->mm('leg')];
         $top = 2 * $side + $gap;
-        $plane = fn (string $id, float $v0, float $v1, int $step) => $this->laid(
+        $plane = fn (string $id, float $v0, float $v1, string $does) => $this->laid(
             $id,
             $used->of('membrane'),
             PieceKind::Membrane,
-            $step,
-            [$this->patch("$id.face", 'face', [0, $v0, $w, $v1], [], $step)],
+            $at->of($does),
+            [$this->patch("$id.face", 'face', [0, $v0, $w, $v1], [], $at->of($does))],
             PieceRole::Plane,
         );
         if ($chosen->is('closed_by', 'silicone-strip')) {
@@ -80,20 +81,20 @@ final class MovementJoint extends FacetDetail
             $contact = $s->mm('contact');
 
             return [
-                $plane('plane-below', 0, $side, 1),
-                $plane('plane-above', $side + $gap, $top, 2),
+                $plane('plane-below', 0, $side, 'plane-below-joint'),
+                $plane('plane-above', $side + $gap, $top, 'plane-above-joint'),
                 $this->laid(
                     'silicone-strip',
                     $used->of('strip'),
                     PieceKind::Membrane,
-                    3,
+                    $at->of('silicone-strip'),
                     [
                         $this->patch(
                             'silicone-strip.face',
                             'face',
                             [0, $side - $contact, $w, $side + $gap + $contact],
                             [],
-                            3,
+                            $at->of('silicone-strip'),
                         ),
                     ],
                     null,
@@ -104,33 +105,47 @@ final class MovementJoint extends FacetDetail
         }
 
         return [
-            $plane('plane-below', 0, $side, 1),
+            $plane('plane-below', 0, $side, 'plane-below-joint'),
             $this->laid(
                 'joint-rod',
                 $used->of('rod'),
                 PieceKind::Board,
-                2,
-                [$this->patch('joint-rod.face', 'face', [0, $side, $w, $side + $gap], [], 2)],
+                $at->of('joint-rod'),
+                [$this->patch('joint-rod.face', 'face', [0, $side, $w, $side + $gap], [], $at->of('joint-rod'))],
                 null,
                 null,
                 null,
                 false,
             ),
-            $this->laid('joint-sealant', $used->of('sealant'), PieceKind::Sealant, 3, [
-                $this->patch('joint-sealant.face', 'face', [0, $side, $w, $side + $gap], [], 3),
+            $this->laid('joint-sealant', $used->of('sealant'), PieceKind::Sealant, $at->of('joint-sealant'), [
+                $this->patch(
+                    'joint-sealant.face',
+                    'face',
+                    [0, $side, $w, $side + $gap],
+                    [],
+                    $at->of('joint-sealant'),
+                ),
             ]),
             $this->laid(
                 'bent-metal',
                 $used->of('metal'),
                 PieceKind::Metal,
-                4,
-                [$this->patch('bent-metal.face', 'face', [0, $side - $leg, $w, $side + $gap + $leg], [], 4)],
+                $at->of('bent-metal'),
+                [
+                    $this->patch(
+                        'bent-metal.face',
+                        'face',
+                        [0, $side - $leg, $w, $side + $gap + $leg],
+                        [],
+                        $at->of('bent-metal'),
+                    ),
+                ],
                 PieceRole::HeadFlashing,
                 new CutSize($w, $gap + 2 * $leg),
                 null,
                 false,
             ),
-            $plane('plane-above', $side + $gap + $leg - $s->mm('lap'), $top, 5),
+            $plane('plane-above', $side + $gap + $leg - $s->mm('lap'), $top, 'plane-over-metal'),
         ];
     }
 

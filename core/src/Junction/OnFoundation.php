@@ -9,6 +9,7 @@ use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
 use Apron\Drafting\Choices;
 use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
 use Apron\Material\Material;
 
 /** A wall that stands on a foundation: water that runs off the foot of the one runs on down the other. */
@@ -30,14 +31,22 @@ trait OnFoundation
         return [new Fold('wall', 'foundation', $s->mm('side'))];
     }
 
-    protected function foundationCoat(Sizes $s, Material $material): Piece
+    protected function foundationCoat(Sizes $s, Material $material, StepNumbers $at): Piece
     {
         return $this->laid(
             'foundation-coat',
             $material,
             PieceKind::Fluid,
-            1,
-            [$this->patch('foundation-coat.face', 'foundation', [0, 0, $s->mm('length'), $s->mm('side')], [], 1)],
+            $at->of('foundation-coat'),
+            [
+                $this->patch(
+                    'foundation-coat.face',
+                    'foundation',
+                    [0, 0, $s->mm('length'), $s->mm('side')],
+                    [],
+                    $at->of('foundation-coat'),
+                ),
+            ],
             null,
             null,
             null,

@@ -10,6 +10,7 @@ use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
@@ -45,18 +46,26 @@ final class OverhangingFoot extends FacetDetail
         ];
     }
 
-    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$w, $side, $over] = [$s->mm('length'), $s->mm('side'), $s->mm('overhang')];
 
         return [
-            $this->foundationCoat($s, $used->of('coat')),
+            $this->foundationCoat($s, $used->of('coat'), $at),
             $this->laid(
                 'insect-screen',
                 $used->of('screen'),
                 PieceKind::Sheet,
-                2,
-                [$this->patch('insect-screen.face', 'foundation', [0, $side - $over, $w, $side], [], 2)],
+                $at->of('insect-screen'),
+                [
+                    $this->patch(
+                        'insect-screen.face',
+                        'foundation',
+                        [0, $side - $over, $w, $side],
+                        [],
+                        $at->of('insect-screen'),
+                    ),
+                ],
                 null,
                 new CutSize($w, 2 * $over),
                 null,
@@ -66,10 +75,16 @@ final class OverhangingFoot extends FacetDetail
                 'plane',
                 $used->of('sheet'),
                 PieceKind::Sheet,
-                3,
+                $at->of('plane-overhang'),
                 [
-                    $this->patch('plane.wall', 'wall', [0, 0, $w, $side], ['p'], 3),
-                    $this->patch('plane.foot', 'foundation', [0, $side - $over, $w, $side], ['p'], 3),
+                    $this->patch('plane.wall', 'wall', [0, 0, $w, $side], ['p'], $at->of('plane-overhang')),
+                    $this->patch(
+                        'plane.foot',
+                        'foundation',
+                        [0, $side - $over, $w, $side],
+                        ['p'],
+                        $at->of('plane-overhang'),
+                    ),
                 ],
                 PieceRole::Plane,
             ),

@@ -13,6 +13,7 @@ use Apron\Detail\Rect;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
@@ -74,7 +75,7 @@ final class PanelJoint extends FacetDetail
         ];
     }
 
-    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$w, $h, $half, $t] = [$s->mm('length'), $s->mm('side'), $s->mm('gap') / 2, $s->mm('tape') / 2];
         [$z0, $z1] = [
@@ -82,17 +83,41 @@ final class PanelJoint extends FacetDetail
             $s->mm('facer') + $s->mm('cavity_gap') + $s->mm('bead') / 2,
         ];
         $sealed = $chosen->is('cavities', 'sealed');
-        $set = $sealed ? 2 : 1;
+        $set = $at->of('panels-set');
 
         return [
             ...$sealed
                 ? [
-                    $this->laid('cavity-bead-left', $used->of('bead'), PieceKind::Sealant, 1, [
-                        $this->patch('cavity-bead-left.foot', 'foot', [-$w, $z0, -$half, $z1], [], 1),
-                    ]),
-                    $this->laid('cavity-bead-right', $used->of('bead'), PieceKind::Sealant, 1, [
-                        $this->patch('cavity-bead-right.foot', 'foot', [$half, $z0, $w, $z1], [], 1),
-                    ]),
+                    $this->laid(
+                        'cavity-bead-left',
+                        $used->of('bead'),
+                        PieceKind::Sealant,
+                        $at->of('cavities-sealed'),
+                        [
+                            $this->patch(
+                                'cavity-bead-left.foot',
+                                'foot',
+                                [-$w, $z0, -$half, $z1],
+                                [],
+                                $at->of('cavities-sealed'),
+                            ),
+                        ],
+                    ),
+                    $this->laid(
+                        'cavity-bead-right',
+                        $used->of('bead'),
+                        PieceKind::Sealant,
+                        $at->of('cavities-sealed'),
+                        [
+                            $this->patch(
+                                'cavity-bead-right.foot',
+                                'foot',
+                                [$half, $z0, $w, $z1],
+                                [],
+                                $at->of('cavities-sealed'),
+                            ),
+                        ],
+                    ),
                 ]
                 : [],
             $this->onFace(
@@ -115,7 +140,7 @@ final class PanelJoint extends FacetDetail
                 'panel-tape',
                 $used->of('tape'),
                 PieceKind::Tape,
-                $set + 1,
+                $at->of('panel-joint-taped'),
                 [-$t, 0, $t, $h],
                 null,
                 new CutSize($h, 2 * $t),

@@ -11,6 +11,7 @@ use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
@@ -64,7 +65,7 @@ final class Parapet extends FacetDetail
         ];
     }
 
-    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$w, $t, $inner, $side, $up, $lap] = [
             $s->mm('length'),
@@ -80,18 +81,18 @@ final class Parapet extends FacetDetail
                 'wall-membrane',
                 $used->of('wall'),
                 PieceKind::Membrane,
-                1,
-                [$this->patch('wall-membrane.wall', 'wall', [0, 0, $w, $side], [], 1)],
+                $at->of('wall-to-parapet-top'),
+                [$this->patch('wall-membrane.wall', 'wall', [0, 0, $w, $side], [], $at->of('wall-to-parapet-top'))],
                 PieceRole::Plane,
             ),
             $this->laid(
                 'roof-membrane',
                 $used->of('roof'),
                 PieceKind::Membrane,
-                2,
+                $at->of('roof-upturn'),
                 [
-                    $this->patch('roof-membrane.roof', 'roof', [0, 0, $w, $side], ['r'], 2),
-                    $this->patch('roof-membrane.inner', 'inner', [0, 0, $w, $up], ['r'], 2),
+                    $this->patch('roof-membrane.roof', 'roof', [0, 0, $w, $side], ['r'], $at->of('roof-upturn')),
+                    $this->patch('roof-membrane.inner', 'inner', [0, 0, $w, $up], ['r'], $at->of('roof-upturn')),
                 ],
                 PieceRole::Plane,
             ),
@@ -99,11 +100,23 @@ final class Parapet extends FacetDetail
                 'cap-membrane',
                 $used->of('cap'),
                 PieceKind::Membrane,
-                3,
+                $at->of('cap-membrane'),
                 [
-                    $this->patch('cap-membrane.top', 'top', [0, 0, $w, $t], ['c'], 3),
-                    $this->patch('cap-membrane.inner', 'inner', [0, $up - $lap, $w, $inner], ['c'], 3),
-                    $this->patch('cap-membrane.wall', 'wall', [0, $side - $lap, $w, $side], ['c'], 3),
+                    $this->patch('cap-membrane.top', 'top', [0, 0, $w, $t], ['c'], $at->of('cap-membrane')),
+                    $this->patch(
+                        'cap-membrane.inner',
+                        'inner',
+                        [0, $up - $lap, $w, $inner],
+                        ['c'],
+                        $at->of('cap-membrane'),
+                    ),
+                    $this->patch(
+                        'cap-membrane.wall',
+                        'wall',
+                        [0, $side - $lap, $w, $side],
+                        ['c'],
+                        $at->of('cap-membrane'),
+                    ),
                 ],
                 null,
                 new CutSize($w, $t + $inner - $up + 2 * $lap),
@@ -112,16 +125,22 @@ final class Parapet extends FacetDetail
                 'coping',
                 $used->of('coping'),
                 PieceKind::Metal,
-                4,
+                $at->of('coping'),
                 [
-                    $this->patch('coping.top', 'top', [0, 0, $w, $t], ['m'], 4),
-                    $this->patch('coping.inner', 'inner', [0, $inner - $s->mm('drip'), $w, $inner], ['m'], 4),
+                    $this->patch('coping.top', 'top', [0, 0, $w, $t], ['m'], $at->of('coping')),
+                    $this->patch(
+                        'coping.inner',
+                        'inner',
+                        [0, $inner - $s->mm('drip'), $w, $inner],
+                        ['m'],
+                        $at->of('coping'),
+                    ),
                     $this->patch(
                         'coping.wall',
                         'wall',
                         [0, $side - $s->mm('drip'), $w, $side],
                         ['m'],
-                        4,
+                        $at->of('coping'),
                         null,
                         true,
                     ),

@@ -15,6 +15,7 @@ use Apron\Detail\Rect;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
@@ -147,7 +148,7 @@ final class PipeThroughBoard extends FacetDetail
         ];
     }
 
-    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$half, $p, $c, $side, $top, $up, $lap, $flashed] = [
             $this->half($s),
@@ -164,7 +165,13 @@ final class PipeThroughBoard extends FacetDetail
         $cut = new CutSize($p + 2 * ($c + $s->mm('along_pipe')), $p + 2 * ($c + $s->mm('along_pipe')));
         // Where the pipe is flashed through, the wall above it comes down on that flashing, and only a strip of plane
         // is left to lap the collar.
-        $over = $this->patch('plane-above.sheathing', 'sheathing', [-$half, $rim - $lap, $half, $top], ['f'], 5);
+        $over = $this->patch(
+            'plane-above.sheathing',
+            'sheathing',
+            [-$half, $rim - $lap, $half, $top],
+            ['f'],
+            $at->of('plane-over-collar'),
+        );
         $sheet = fn (string $id, int $step, Patch ...$patches): Piece => $this->laid(
             $id,
             $used->of('sheet'),
@@ -175,33 +182,49 @@ final class PipeThroughBoard extends FacetDetail
         );
 
         return [
-            ...$this->flashing('base', 'ledge', 'outer-foot', 'sheathing', $side, 1, $s, $used),
+            ...$this->flashing('base', 'ledge', 'outer-foot', 'sheathing', $side, $at->of('base-edge'), $s, $used),
             $sheet(
                 'plane-below',
-                3,
-                $this->patch('plane-below.sheathing', 'sheathing', [-$half, $up - $lap, $half, $rim], [], 3),
+                $at->of('plane-to-pipe'),
+                $this->patch(
+                    'plane-below.sheathing',
+                    'sheathing',
+                    [-$half, $up - $lap, $half, $rim],
+                    [],
+                    $at->of('plane-to-pipe'),
+                ),
             ),
             $this->laid(
                 'collar',
                 $used->of('collar'),
                 PieceKind::Formable,
-                4,
-                [$this->patch('collar.sheathing', 'sheathing', $round, [], 4)],
+                $at->of('pipe-collar'),
+                [$this->patch('collar.sheathing', 'sheathing', $round, [], $at->of('pipe-collar'))],
                 PieceRole::HeadFlashing,
                 $cut,
             ),
             $sheet(
                 'plane-above',
-                5,
+                $at->of('plane-over-collar'),
                 $over,
-                ...$flashed ? [] : [$this->patch('plane-above.above', 'above', [-$half, 0, $half, $side], ['f'], 5)],
+                ...$flashed
+                    ? []
+                    : [
+                        $this->patch(
+                            'plane-above.above',
+                            'above',
+                            [-$half, 0, $half, $side],
+                            ['f'],
+                            $at->of('plane-over-collar'),
+                        ),
+                    ],
             ),
             $this->laid(
                 'boards',
                 $used->of('board'),
                 PieceKind::Board,
-                6,
-                [$this->patch('boards.face', 'outer-face', [-$half, 0, $half, $top], [], 6)],
+                $at->of('boards-to-pipe'),
+                [$this->patch('boards.face', 'outer-face', [-$half, 0, $half, $top], [], $at->of('boards-to-pipe'))],
                 null,
                 null,
                 null,
@@ -209,11 +232,26 @@ final class PipeThroughBoard extends FacetDetail
             ),
             ...$flashed
                 ? [
-                    ...$this->flashing('pipe', 'pipe-ledge', 'outer-face', 'above', $top, 7, $s, $used),
+                    ...$this->flashing(
+                        'pipe',
+                        'pipe-ledge',
+                        'outer-face',
+                        'above',
+                        $top,
+                        $at->of('wedge-over-pipe'),
+                        $s,
+                        $used,
+                    ),
                     $sheet(
                         'course-above',
-                        9,
-                        $this->patch('course-above.above', 'above', [-$half, $up - $lap, $half, $side], [], 9),
+                        $at->of('sheet-over-upstand'),
+                        $this->patch(
+                            'course-above.above',
+                            'above',
+                            [-$half, $up - $lap, $half, $side],
+                            [],
+                            $at->of('sheet-over-upstand'),
+                        ),
                     ),
                 ]
                 : [
@@ -221,8 +259,8 @@ final class PipeThroughBoard extends FacetDetail
                         'outer-collar',
                         $used->of('tape'),
                         PieceKind::Formable,
-                        7,
-                        [$this->patch('outer-collar.face', 'outer-face', $round, [], 7)],
+                        $at->of('pipe-taped-outside'),
+                        [$this->patch('outer-collar.face', 'outer-face', $round, [], $at->of('pipe-taped-outside'))],
                         null,
                         $cut,
                         null,

@@ -9,6 +9,7 @@ use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
 
 /**
@@ -49,20 +50,20 @@ final class RectangularPenetration extends RoundPenetration
         ];
     }
 
-    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$w, $h] = $this->through($s);
         [$c, $strip, $along, $over] = [$s->mm('collar'), $used->of('strip'), $s->mm('along_pipe'), $s->mm('lap')];
         $kind = PieceKind::Formable;
 
         return [
-            $this->below($s, $used->of('membrane')),
+            $this->below($s, $used->of('membrane'), $at),
             // What is sealed to the duct is drawn straight over it, once.
             $this->onFace(
                 'strip-sill',
                 $strip,
                 $kind,
-                2,
+                $at->of('duct-strip-sill'),
                 [-$c, -$c, $w + $c, $h],
                 null,
                 new CutSize($w + 2 * $c, $c + $along),
@@ -71,7 +72,7 @@ final class RectangularPenetration extends RoundPenetration
                 'strip-left',
                 $strip,
                 $kind,
-                3,
+                $at->of('duct-strips-jamb'),
                 [-$c, -$over, 0, $h + $over],
                 null,
                 new CutSize($h + 2 * $over, $c + $along),
@@ -80,7 +81,7 @@ final class RectangularPenetration extends RoundPenetration
                 'strip-right',
                 $strip,
                 $kind,
-                3,
+                $at->of('duct-strips-jamb'),
                 [$w, -$over, $w + $c, $h + $over],
                 null,
                 new CutSize($h + 2 * $over, $c + $along),
@@ -89,7 +90,7 @@ final class RectangularPenetration extends RoundPenetration
                 'strip-head',
                 $strip,
                 $kind,
-                4,
+                $at->of('duct-strip-head'),
                 [-$c, $h - $along, $w + $c, $h + $c],
                 PieceRole::HeadFlashing,
                 new CutSize($w + 2 * $c, $c + $along),

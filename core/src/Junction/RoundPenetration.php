@@ -12,6 +12,7 @@ use Apron\Detail\Rect;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
@@ -74,19 +75,19 @@ class RoundPenetration extends FacetDetail
         ];
     }
 
-    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$w, $h] = $this->through($s);
         [$c, $along] = [$s->mm('collar'), $s->mm('along_pipe')];
 
         return [
-            $this->below($s, $used->of('membrane')),
+            $this->below($s, $used->of('membrane'), $at),
             $this->laid(
                 'collar',
                 $used->of('collar'),
                 PieceKind::Formable,
-                2,
-                [$this->patch('collar.face', 'face', [-$c, -$c, $w + $c, $h + $c], [], 2)],
+                $at->of('pipe-collar'),
+                [$this->patch('collar.face', 'face', [-$c, -$c, $w + $c, $h + $c], [], $at->of('pipe-collar'))],
                 PieceRole::HeadFlashing,
                 new CutSize($w + 2 * ($c + $along), $h + 2 * ($c + $along)),
             ),
@@ -95,7 +96,7 @@ class RoundPenetration extends FacetDetail
     }
 
     /** The plane up to past the top of what passes through, cut round it. */
-    protected function below(Sizes $s, \Apron\Material\Material $material): \Apron\Detail\Piece
+    protected function below(Sizes $s, \Apron\Material\Material $material, StepNumbers $at): \Apron\Detail\Piece
     {
         [$w, $h] = $this->through($s);
         [$m, $p, $top] = [$s->mm('margin'), $s->mm('hole_past'), $h + $s->mm('collar')];
@@ -104,12 +105,24 @@ class RoundPenetration extends FacetDetail
             'plane-below',
             $material,
             PieceKind::Membrane,
-            1,
+            $at->of('plane-to-pipe'),
             [
-                $this->patch('plane-below.below', 'face', [-$m, -$m, $w + $m, -$p], ['f'], 1),
-                $this->patch('plane-below.left', 'face', [-$m, -$p, -$p, $h + $p], ['f'], 1),
-                $this->patch('plane-below.right', 'face', [$w + $p, -$p, $w + $m, $h + $p], ['f'], 1),
-                $this->patch('plane-below.above', 'face', [-$m, $h + $p, $w + $m, $top], ['f'], 1),
+                $this->patch('plane-below.below', 'face', [-$m, -$m, $w + $m, -$p], ['f'], $at->of('plane-to-pipe')),
+                $this->patch('plane-below.left', 'face', [-$m, -$p, -$p, $h + $p], ['f'], $at->of('plane-to-pipe')),
+                $this->patch(
+                    'plane-below.right',
+                    'face',
+                    [$w + $p, -$p, $w + $m, $h + $p],
+                    ['f'],
+                    $at->of('plane-to-pipe'),
+                ),
+                $this->patch(
+                    'plane-below.above',
+                    'face',
+                    [-$m, $h + $p, $w + $m, $top],
+                    ['f'],
+                    $at->of('plane-to-pipe'),
+                ),
             ],
             PieceRole::Plane,
         );

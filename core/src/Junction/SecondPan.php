@@ -11,6 +11,7 @@ use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
@@ -63,7 +64,7 @@ final class SecondPan extends FacetDetail
         ];
     }
 
-    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$w, $side, $reveal, $sill] = [$s->mm('length'), $s->mm('side'), $s->mm('insulation'), $s->mm('sill')];
 
@@ -72,15 +73,21 @@ final class SecondPan extends FacetDetail
                 'metal-edge',
                 $used->of('edge'),
                 PieceKind::Metal,
-                1,
+                $at->of('reveal-metal-edge'),
                 [
-                    $this->patch('metal-edge.reveal', 'reveal-sill', [0, 0, $w, $s->mm('metal')], ['e'], 1),
+                    $this->patch(
+                        'metal-edge.reveal',
+                        'reveal-sill',
+                        [0, 0, $w, $s->mm('metal')],
+                        ['e'],
+                        $at->of('reveal-metal-edge'),
+                    ),
                     $this->patch(
                         'metal-edge.drip',
                         'outer-face',
                         [0, $side - $s->mm('drip'), $w, $side],
                         ['e'],
-                        1,
+                        $at->of('reveal-metal-edge'),
                         null,
                         true,
                     ),
@@ -94,16 +101,16 @@ final class SecondPan extends FacetDetail
                 'second-pan',
                 $used->of('second'),
                 PieceKind::Membrane,
-                2,
+                $at->of('second-pan'),
                 [
                     $this->patch(
                         'second-pan.reveal',
                         'reveal-sill',
                         [0, $s->mm('metal') - $s->mm('metal_lap'), $w, $reveal],
                         ['s'],
-                        2,
+                        $at->of('second-pan'),
                     ),
-                    $this->patch('second-pan.sill', 'sill', [0, 0, $w, $sill / 2], ['s'], 2),
+                    $this->patch('second-pan.sill', 'sill', [0, 0, $w, $sill / 2], ['s'], $at->of('second-pan')),
                 ],
                 null,
                 new CutSize($w, $reveal - $s->mm('metal') + $s->mm('metal_lap') + $sill / 2),
@@ -112,10 +119,16 @@ final class SecondPan extends FacetDetail
                 'pan',
                 $used->of('pan'),
                 PieceKind::Formable,
-                3,
+                $at->of('pan-over-second'),
                 [
-                    $this->patch('pan.sill', 'sill', [0, 0, $w, $sill], ['p'], 3),
-                    $this->patch('pan.over', 'reveal-sill', [0, $reveal - $s->mm('over'), $w, $reveal], ['p'], 3),
+                    $this->patch('pan.sill', 'sill', [0, 0, $w, $sill], ['p'], $at->of('pan-over-second')),
+                    $this->patch(
+                        'pan.over',
+                        'reveal-sill',
+                        [0, $reveal - $s->mm('over'), $w, $reveal],
+                        ['p'],
+                        $at->of('pan-over-second'),
+                    ),
                 ],
                 PieceRole::Pan,
                 new CutSize($w, $sill + $s->mm('over')),

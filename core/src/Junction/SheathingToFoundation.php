@@ -10,6 +10,7 @@ use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
@@ -56,23 +57,32 @@ class SheathingToFoundation extends FacetDetail
         ];
     }
 
-    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$w, $side, $up, $down] = [$s->mm('length'), $s->mm('side'), $s->mm('strip_up'), $s->mm('strip_down')];
         $edges = $chosen->is('foot', 'sealed')
             ? new \Apron\Detail\Edges(['bottom' => \Apron\Detail\Edge::Sealed])
             : null;
 
+        $strip = (int) $at->firstOf('foot-strip', 'foot-strip-bedded');
+        $foot = (int) $at->firstOf('plane-foot-sealed', 'plane-foot-open');
+
         return [
-            $this->foundationCoat($s, $used->of('coat')),
+            $this->foundationCoat($s, $used->of('coat'), $at),
             $this->laid(
                 'foot-strip',
                 $used->of('strip'),
                 PieceKind::Membrane,
-                2,
+                $strip,
                 [
-                    $this->patch('foot-strip.wall', 'wall', [0, 0, $w, $up], ['s'], 2),
-                    $this->patch('foot-strip.foundation', 'foundation', [0, $side - $down, $w, $side], ['s'], 2),
+                    $this->patch('foot-strip.wall', 'wall', [0, 0, $w, $up], ['s'], $strip),
+                    $this->patch(
+                        'foot-strip.foundation',
+                        'foundation',
+                        [0, $side - $down, $w, $side],
+                        ['s'],
+                        $strip,
+                    ),
                 ],
                 null,
                 new CutSize($w, $up + ($chosen->is('sheathing_foot', 'gap') ? $s->mm('gap') : 0.0) + $down),
@@ -81,8 +91,8 @@ class SheathingToFoundation extends FacetDetail
                 'plane',
                 $used->of('sheet'),
                 PieceKind::Sheet,
-                3,
-                [$this->patch('plane.wall', 'wall', [0, $up - $s->mm('lap'), $w, $side], [], 3)],
+                $foot,
+                [$this->patch('plane.wall', 'wall', [0, $up - $s->mm('lap'), $w, $side], [], $foot)],
                 PieceRole::Plane,
                 null,
                 $edges,

@@ -12,6 +12,7 @@ use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
@@ -59,7 +60,7 @@ final class SillPlate extends FacetDetail
         ];
     }
 
-    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$w, $side, $plate, $drip, $over] = [
             $s->mm('length'),
@@ -69,20 +70,21 @@ final class SillPlate extends FacetDetail
             $s->mm('overhang'),
         ];
         $sealed = Edges::all(Edge::Sealed);
+        $on = (int) $at->firstOf('plate-gaskets', 'plate-shield');
         $under = $chosen->is('on', 'gaskets')
             ? array_map(
                 fn (int $i) => $this->laid(
                     "gasket-$i",
                     $used->of('gasket'),
                     PieceKind::Tape,
-                    2,
+                    $on,
                     [
                         $this->patch(
                             "gasket-$i.plate",
                             'plate',
                             $i === 1 ? [0, 0, $w, $plate / 3] : [0, ($plate * 2) / 3, $w, $plate],
                             [],
-                            2,
+                            $on,
                         ),
                     ],
                     null,
@@ -96,15 +98,15 @@ final class SillPlate extends FacetDetail
                     'shield',
                     $used->of('shield'),
                     PieceKind::Metal,
-                    2,
+                    $on,
                     [
-                        $this->patch('shield.plate', 'plate', [0, 0, $w, $plate], ['s'], 2),
+                        $this->patch('shield.plate', 'plate', [0, 0, $w, $plate], ['s'], $on),
                         $this->patch(
                             'shield.drip',
                             'foundation',
                             [0, $side - $drip, $w, $side],
                             ['s'],
-                            2,
+                            $on,
                             null,
                             true,
                         ),
@@ -117,16 +119,22 @@ final class SillPlate extends FacetDetail
             ];
 
         return [
-            $this->foundationCoat($s, $used->of('coat')),
+            $this->foundationCoat($s, $used->of('coat'), $at),
             ...$under,
             $this->laid(
                 'plane',
                 $used->of('sheet'),
                 PieceKind::Sheet,
-                3,
+                $at->of('plane-overhang'),
                 [
-                    $this->patch('plane.wall', 'wall', [0, 0, $w, $side], ['p'], 3),
-                    $this->patch('plane.foot', 'foundation', [0, $side - $over, $w, $side], ['p'], 3),
+                    $this->patch('plane.wall', 'wall', [0, 0, $w, $side], ['p'], $at->of('plane-overhang')),
+                    $this->patch(
+                        'plane.foot',
+                        'foundation',
+                        [0, $side - $over, $w, $side],
+                        ['p'],
+                        $at->of('plane-overhang'),
+                    ),
                 ],
                 PieceRole::Plane,
             ),

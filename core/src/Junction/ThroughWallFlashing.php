@@ -11,6 +11,7 @@ use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
@@ -68,7 +69,7 @@ final class ThroughWallFlashing extends FacetDetail
         ];
     }
 
-    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$w, $side, $slope] = [$s->mm('length'), $s->mm('side'), $this->slope($s)];
 
@@ -77,15 +78,21 @@ final class ThroughWallFlashing extends FacetDetail
                 'metal-edge',
                 $used->of('edge'),
                 PieceKind::Metal,
-                2,
+                $at->of('metal-edge'),
                 [
-                    $this->patch('metal-edge.ledge', 'ledge', [0, 0, $w, $s->mm('metal')], ['e'], 2),
+                    $this->patch(
+                        'metal-edge.ledge',
+                        'ledge',
+                        [0, 0, $w, $s->mm('metal')],
+                        ['e'],
+                        $at->of('metal-edge'),
+                    ),
                     $this->patch(
                         'metal-edge.drip',
                         'outer-face',
                         [0, $side - $s->mm('drip'), $w, $side],
                         ['e'],
-                        2,
+                        $at->of('metal-edge'),
                         null,
                         true,
                     ),
@@ -99,16 +106,22 @@ final class ThroughWallFlashing extends FacetDetail
                 'ledge-membrane',
                 $used->of('membrane'),
                 PieceKind::Membrane,
-                3,
+                $at->of('ledge-membrane'),
                 [
                     $this->patch(
                         'ledge-membrane.ledge',
                         'ledge',
                         [0, $s->mm('metal') - $s->mm('metal_lap'), $w, $slope],
                         ['m'],
-                        3,
+                        $at->of('ledge-membrane'),
                     ),
-                    $this->patch('ledge-membrane.sheathing', 'sheathing', [0, 0, $w, $s->mm('upstand')], ['m'], 3),
+                    $this->patch(
+                        'ledge-membrane.sheathing',
+                        'sheathing',
+                        [0, 0, $w, $s->mm('upstand')],
+                        ['m'],
+                        $at->of('ledge-membrane'),
+                    ),
                 ],
                 PieceRole::HeadFlashing,
                 new CutSize($w, $slope - $s->mm('metal') + $s->mm('metal_lap') + $s->mm('upstand')),
@@ -117,14 +130,14 @@ final class ThroughWallFlashing extends FacetDetail
                 'sheet',
                 $used->of('sheet'),
                 PieceKind::Sheet,
-                4,
+                $at->of('sheet-over-upstand'),
                 [
                     $this->patch(
                         'sheet.sheathing',
                         'sheathing',
                         [0, $s->mm('upstand') - $s->mm('lap'), $w, $side],
                         [],
-                        4,
+                        $at->of('sheet-over-upstand'),
                     ),
                 ],
                 PieceRole::Plane,

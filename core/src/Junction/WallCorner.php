@@ -10,6 +10,7 @@ use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
@@ -56,32 +57,33 @@ final class WallCorner extends FacetDetail
         ];
     }
 
-    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$h, $side, $leg, $wrap] = [$s->mm('height'), $s->mm('side'), $s->mm('leg'), $s->mm('wrap')];
         $inside = $chosen->is('corner', 'inside');
-        $n = $inside ? 1 : 0;
+        $strip = $at->of('corner-'.$chosen->of('dressed_with'));
+        [$to, $round] = [$at->of('plane-to-corner'), $at->of('plane-round-corner')];
         $kind = ['fluid' => PieceKind::Fluid, 'tape' => PieceKind::Membrane, 'moulded' => PieceKind::Moulded][
             $chosen->of('dressed_with')
         ];
-        $bead = $this->laid('corner-bead', $used->of('bead'), PieceKind::Sealant, 1, [
+        $bead = fn () => $this->laid('corner-bead', $used->of('bead'), PieceKind::Sealant, $at->of('corner-bead'), [
             $this->patch(
                 'corner-bead.face',
                 'face',
                 [-2 * $s->mm('bond_breaker_past'), 0, 2 * $s->mm('bond_breaker_past'), $h],
                 [],
-                1,
+                $at->of('corner-bead'),
             ),
         ]);
 
         return [
-            ...$inside ? [$bead] : [],
+            ...$inside ? [$bead()] : [],
             $this->laid(
                 'corner-strip',
                 $used->of($chosen->of('dressed_with')),
                 $kind,
-                $n + 1,
-                [$this->patch('corner-strip.face', 'face', [-$leg, 0, $leg, $h], [], $n + 1)],
+                $strip,
+                [$this->patch('corner-strip.face', 'face', [-$leg, 0, $leg, $h], [], $strip)],
                 null,
                 $kind === PieceKind::Fluid ? null : new CutSize($h, 2 * $leg),
             ),
@@ -89,16 +91,16 @@ final class WallCorner extends FacetDetail
                 'plane-left',
                 $used->of('membrane'),
                 PieceKind::Membrane,
-                $n + 2,
-                [$this->patch('plane-left.face', 'face', [-$side, 0, $wrap, $h], [], $n + 2)],
+                $to,
+                [$this->patch('plane-left.face', 'face', [-$side, 0, $wrap, $h], [], $to)],
                 PieceRole::Plane,
             ),
             $this->laid(
                 'plane-right',
                 $used->of('membrane'),
                 PieceKind::Membrane,
-                $n + 3,
-                [$this->patch('plane-right.face', 'face', [0, 0, $side, $h], [], $n + 3)],
+                $round,
+                [$this->patch('plane-right.face', 'face', [0, 0, $side, $h], [], $round)],
                 PieceRole::Plane,
             ),
         ];

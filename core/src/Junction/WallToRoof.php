@@ -13,6 +13,7 @@ use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
@@ -60,7 +61,7 @@ final class WallToRoof extends FacetDetail
         ];
     }
 
-    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$w, $side, $top] = [$s->mm('length'), $s->mm('side'), 2 * $s->mm('side')];
         // The lowest part of the fold stays unbonded until the sheet is under it.
@@ -72,10 +73,10 @@ final class WallToRoof extends FacetDetail
             PieceRole::Plane,
             true,
             true,
-            3,
+            $at->of('sheet-under-fold'),
             'roof-membrane',
             new Edges,
-            [$this->patch("$id.face", 'wall', [0, 0, $w, $v1], [], 3)],
+            [$this->patch("$id.face", 'wall', [0, 0, $w, $v1], [], $at->of('sheet-under-fold'))],
             null,
         );
 
@@ -84,8 +85,16 @@ final class WallToRoof extends FacetDetail
                 'wall-top-strip',
                 $used->of('strip'),
                 PieceKind::Membrane,
-                1,
-                [$this->patch('wall-top-strip.face', 'wall', [0, $top - $s->mm('strip'), $w, $top], [], 1)],
+                $at->of('wall-top-strip'),
+                [
+                    $this->patch(
+                        'wall-top-strip.face',
+                        'wall',
+                        [0, $top - $s->mm('strip'), $w, $top],
+                        [],
+                        $at->of('wall-top-strip'),
+                    ),
+                ],
                 null,
                 new CutSize($w, $s->mm('strip')),
             ),
@@ -93,15 +102,21 @@ final class WallToRoof extends FacetDetail
                 'roof-membrane',
                 $used->of('roof'),
                 PieceKind::Membrane,
-                2,
+                $at->of('roof-folded-down'),
                 [
-                    $this->patch('roof-membrane.roof', 'roof', [0, 0, $w, $side], ['r'], 2),
+                    $this->patch(
+                        'roof-membrane.roof',
+                        'roof',
+                        [0, 0, $w, $side],
+                        ['r'],
+                        $at->of('roof-folded-down'),
+                    ),
                     $this->patch(
                         'roof-membrane.wall',
                         'wall',
                         [0, $top - $s->mm('down'), $w, $top],
                         ['r'],
-                        2,
+                        $at->of('roof-folded-down'),
                         $foot,
                     ),
                 ],

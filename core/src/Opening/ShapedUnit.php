@@ -13,6 +13,7 @@ use Apron\Drafting\CannotGenerate;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Sizes;
+use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
 use Apron\Trace\Outcome;
 
@@ -66,7 +67,7 @@ abstract class ShapedUnit extends FacetDetail
         ];
     }
 
-    protected function pieces(Sizes $s, Used $used, Choices $chosen): array
+    protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$w, $h, $widest] = $this->outline($s);
         [$m, $ring, $flange, $lap] = [
@@ -75,14 +76,34 @@ abstract class ShapedUnit extends FacetDetail
             $s->mm('flange') - $s->mm('clearance'),
             $s->mm('lap'),
         ];
-        $beside = [$this->patch('plane-below.below', 'face', [-$m, -$m, $w + $m, 0], ['f'], 1)];
+        $beside = [
+            $this->patch('plane-below.below', 'face', [-$m, -$m, $w + $m, 0], ['f'], $at->of('plane-round-outline')),
+        ];
         foreach ($this->courses($s, 0, $h) as $i => [$v0, $v1]) {
             $in = max($this->half($s, $v0, 0), $this->half($s, $v1, 0));
-            $beside[] = $this->patch("plane-below.left-$i", 'face', [-$m, $v0, $w / 2 - $in, $v1], ['f'], 1);
-            $beside[] = $this->patch("plane-below.right-$i", 'face', [$w / 2 + $in, $v0, $w + $m, $v1], ['f'], 1);
+            $beside[] = $this->patch(
+                "plane-below.left-$i",
+                'face',
+                [-$m, $v0, $w / 2 - $in, $v1],
+                ['f'],
+                $at->of('plane-round-outline'),
+            );
+            $beside[] = $this->patch(
+                "plane-below.right-$i",
+                'face',
+                [$w / 2 + $in, $v0, $w + $m, $v1],
+                ['f'],
+                $at->of('plane-round-outline'),
+            );
         }
         $top = $h + $ring;
-        $beside[] = $this->patch('plane-below.above', 'face', [-$m, $h, $w + $m, $top], ['f'], 1);
+        $beside[] = $this->patch(
+            'plane-below.above',
+            'face',
+            [-$m, $h, $w + $m, $top],
+            ['f'],
+            $at->of('plane-round-outline'),
+        );
         $held = new Edges([
             'left' => Edge::Sealed,
             'right' => Edge::Sealed,
@@ -93,25 +114,47 @@ abstract class ShapedUnit extends FacetDetail
         foreach ($this->courses($s, -$flange, $h + $flange) as $i => [$v0, $v1]) {
             $out = max($this->half($s, $v0, $flange), $this->half($s, $v1, $flange));
             if ($out > 0) {
-                $unit[] = $this->patch("unit.$i", 'face', [$w / 2 - $out, $v0, $w / 2 + $out, $v1], ['u'], 3);
+                $unit[] = $this->patch(
+                    "unit.$i",
+                    'face',
+                    [$w / 2 - $out, $v0, $w / 2 + $out, $v1],
+                    ['u'],
+                    $at->of('unit-in-sealant'),
+                );
             }
         }
 
         return [
-            $this->laid('plane-below', $used->of('membrane'), PieceKind::Membrane, 1, $beside, PieceRole::Plane),
+            $this->laid(
+                'plane-below',
+                $used->of('membrane'),
+                PieceKind::Membrane,
+                $at->of('plane-round-outline'),
+                $beside,
+                PieceRole::Plane,
+            ),
             $this->laid(
                 'ring-below',
                 $used->of('ring'),
                 PieceKind::Formable,
-                2,
+                $at->of('ring-below'),
                 $this->ring($s, 'ring-below', -$ring, max($widest, 0.0), 0.0, 2),
             ),
-            $this->laid('unit', $used->of('unit'), PieceKind::Unit, 3, $unit, null, null, $held),
+            $this->laid(
+                'unit',
+                $used->of('unit'),
+                PieceKind::Unit,
+                $at->of('unit-in-sealant'),
+                $unit,
+                null,
+                null,
+                $held,
+            ),
             $this->laid(
                 'ring-above',
                 $used->of('ring'),
                 PieceKind::Formable,
-                4,
+                $at->of('ring-above'),
                 $this->ring($s, 'ring-above', max(0.0, $widest - $lap), $top, $s->mm('clearance'), 4),
                 PieceRole::HeadFlashing,
             ),
@@ -119,8 +162,16 @@ abstract class ShapedUnit extends FacetDetail
                 'course-above',
                 $used->of('membrane'),
                 PieceKind::Membrane,
-                5,
-                [$this->patch('course-above.face', 'face', [-$m, $top - $lap, $w + $m, $h + $m], [], 5)],
+                $at->of('course-over-crown'),
+                [
+                    $this->patch(
+                        'course-above.face',
+                        'face',
+                        [-$m, $top - $lap, $w + $m, $h + $m],
+                        [],
+                        $at->of('course-over-crown'),
+                    ),
+                ],
                 PieceRole::Plane,
             ),
         ];
