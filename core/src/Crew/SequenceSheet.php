@@ -6,6 +6,8 @@ namespace Apron\Crew;
 
 use Apron\Detail\Detail;
 use Apron\Detail\DetailWriter;
+use Apron\Detail\Laid;
+use Apron\Detail\Layout;
 use Apron\Detail\Piece;
 use Apron\Detail\Reasons;
 use Apron\Detail\Rect;
@@ -34,6 +36,8 @@ final class SequenceSheet
 
         return [
             'detail' => DetailWriter::write($detail),
+            'order' => self::order($assessed->rain->layout),
+            'usual_edges' => self::usualEdges($detail),
             'families' => self::families($detail),
             'materials' => self::materials($detail),
             'names' => self::names($detail, $words),
@@ -149,6 +153,23 @@ final class SequenceSheet
             'wait' => self::said($words, $code, 'wait', []),
             'check' => self::said($words, $code, 'check', []),
         ];
+    }
+
+    /** @return list<string> patches as they lie on each facet, innermost first, one facet after the other */
+    private static function order(Layout $layout): array
+    {
+        return array_map(fn (Laid $laid): string => $laid->patch->id, $layout->all());
+    }
+
+    /** @return array<string, string> how an edge of each kind of its pieces holds where nothing is said */
+    private static function usualEdges(Detail $detail): array
+    {
+        $edges = [];
+        foreach ($detail->pieces as $piece) {
+            $edges[$piece->kind->value] = $piece->kind->edge()->value;
+        }
+
+        return $edges;
     }
 
     /** @param  array<string, float|int|string>  $figures */

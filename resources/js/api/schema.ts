@@ -1271,6 +1271,12 @@ export interface components {
         };
         SequenceSheet: {
             detail: components["schemas"]["Detail"];
+            /** @description patches as they lie on each facet, innermost first */
+            order: string[];
+            /** @description how an edge of each kind holds where nothing is said */
+            usual_edges: {
+                [key: string]: "open" | "adhered" | "sealed";
+            };
             families: {
                 [key: string]: string;
             };

@@ -1,9 +1,8 @@
 import type { Detail, Patch, SequenceSheet } from '../api/types';
 import { COLOUR, inOrder } from './Unfolded';
 import { onBoard } from './unfold';
+import { LYING } from '../material/starts';
 
-/** Facets that lie rather than stand: drawn going away from the wall. */
-const LYING = new Set(['roof', 'ledge', 'sill', 'reveal-sill', 'top', 'plate']);
 type Point = [number, number];
 
 /** How a place on a facet stands in space, seen from the left and above: one unit of depth goes up and to the right. */
@@ -100,7 +99,7 @@ export function Oblique({ sheet, step }: { sheet: SequenceSheet; step: number })
       />
     );
   };
-  const laid = inOrder(sheet.detail, step).filter(({ patch }) => facets.includes(patch.facet));
+  const laid = inOrder(sheet, step).filter(({ patch }) => facets.includes(patch.facet));
   const face = opening ? laid.filter(({ patch }) => patch.facet === 'face') : [];
   // The board hides the sheathing once it is up; what is on it and on its cut edges lies before that.
   const boarded =

@@ -156,7 +156,7 @@ export function Unfolded({
     if (drag && (drag.by[0] !== 0 || drag.by[1] !== 0)) onDrag?.(drag.patch, drag.side, drag.by);
     setDrag(null);
   };
-  const laid = inOrder(detail, step);
+  const laid = inOrder(sheet, step);
   const numbered = new Set<string>();
   const size = window ? 26 : 30;
   return (
@@ -521,23 +521,20 @@ interface Laid {
 }
 
 /**
- * Everything that lies at the end of a step, innermost first: by step, then what is tucked put under the piece it is
- * tucked under, as the core does.
+ * Everything that lies at the end of a step: by step, and on each facet in the order that the core found, innermost
+ * first.
  */
-export function inOrder(detail: Detail, step: number): Laid[] {
-  const laid = detail.pieces
+export function inOrder(sheet: Pick<SequenceSheet, 'detail' | 'order'>, step: number): Laid[] {
+  const rank = new Map(sheet.order.map((id, i) => [id, i]));
+  const laid = sheet.detail.pieces
     .flatMap((piece) => piece.patches.map((patch) => ({ piece, patch })))
     .filter(({ piece, patch }) => (patch.step ?? piece.step) <= step)
     .sort((a, b) => (a.patch.step ?? a.piece.step) - (b.patch.step ?? b.piece.step));
-  for (const tucked of laid.filter(({ piece, patch }) => (patch.under ?? piece.under) !== undefined)) {
-    const over = laid.findIndex(
-      ({ piece, patch }) =>
-        piece.id === (tucked.patch.under ?? tucked.piece.under) && patch.facet === tucked.patch.facet,
-    );
-    const at = laid.indexOf(tucked);
-    if (over >= 0 && over < at) laid.splice(over, 0, ...laid.splice(at, 1));
-  }
-  return laid;
+  // Each facet keeps the places its patches have among all of them; who stands at which follows the core.
+  const ofFacet = new Map<string, Laid[]>();
+  for (const one of laid) ofFacet.set(one.patch.facet, [...(ofFacet.get(one.patch.facet) ?? []), one]);
+  for (const row of ofFacet.values()) row.sort((a, b) => (rank.get(a.patch.id) ?? 0) - (rank.get(b.patch.id) ?? 0));
+  return laid.map(({ patch }) => ofFacet.get(patch.facet)?.shift()).filter((one) => one !== undefined);
 }
 
 /** Parts of pieces already here that come to rest later: a flap still held up. */

@@ -99,8 +99,9 @@ it('draws what is tucked under a piece beneath it, and the rest by its step', ()
       piece('d', 5, { under: 'elsewhere' }),
     ],
   } as unknown as Detail;
-  expect(inOrder(detail, 9).map((l) => l.piece.id)).toEqual(['a', 'c', 'roof', 'b', 'd']);
-  expect(inOrder(detail, 2).map((l) => l.piece.id)).toEqual(['a', 'roof']);
+  const sheet = { detail, order: ['a.1', 'c.1', 'roof.1', 'b.1', 'd.1'] };
+  expect(inOrder(sheet, 9).map((l) => l.piece.id)).toEqual(['a', 'c', 'roof', 'b', 'd']);
+  expect(inOrder(sheet, 2).map((l) => l.piece.id)).toEqual(['a', 'roof']);
 });
 
 describe('a detail folded back', () => {

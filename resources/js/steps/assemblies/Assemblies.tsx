@@ -23,6 +23,7 @@ import { LayerBench } from './LayerBench';
 import { MaterialPicker } from './MaterialPicker';
 import { Reckoning } from './Reckoning';
 import { isAir } from '../../material/families';
+import { FIRST_WALL } from '../../material/starts';
 
 const OWN_KEYS: [string, string][] = [
   ['← →', 'the next layer in or out'],
@@ -36,14 +37,6 @@ const OWN_KEYS: [string, string][] = [
   ['Shift+W A V H', 'the layer carries this control, or no longer'],
 ];
 
-/** What a new assembly begins with: two layers to build on. */
-const FIRST_WALL: Omit<Assembly, 'id' | 'name'> = {
-  kind: 'wall',
-  layers: [
-    { id: 'l1', material: 'gypsum-board', thickness_mm: 12.7 },
-    { id: 'l2', material: 'mineral-wool-board', thickness_mm: 100, controls: ['heat'] },
-  ],
-};
 const STEMS: Record<Assembly['kind'], string> = { wall: 'w', roof: 'r', floor: 'f', foundation: 'b' };
 
 export default function Assemblies() {

@@ -1,6 +1,7 @@
 import type { Bridge, Layer, Material } from '../../api/types';
 import { QuantityField } from '../../ui/QuantityField';
 import { isAir, isMetal } from '../../material/families';
+import { BRIDGED_BELOW, BRIDGES } from '../../material/starts';
 
 interface Props {
   layer: Layer;
@@ -10,25 +11,9 @@ interface Props {
   setLayer: (part: Partial<Layer>) => void;
 }
 
-const MEMORY = { kind: 'from-memory' as const, name: 'common practice (from memory); use the maker’s own figure' };
-
-/** Where to begin; each is an order of magnitude, to be replaced by the system's own figure. */
-const STARTS: Bridge[] = [
-  { name: 'upright steel girts', psi_w_mk: 0.11, m_per_m2: 1.67, source: MEMORY },
-  { name: 'level steel girts on the studs', psi_w_mk: 0.07, m_per_m2: 1.67, source: MEMORY },
-  { name: 'shelf angle on stand-offs', psi_w_mk: 0.15, m_per_m2: 0.3, source: MEMORY },
-  { name: 'shelf angle, continuous', psi_w_mk: 0.4, m_per_m2: 0.3, source: MEMORY },
-  { name: 'aluminium brackets', chi_w_k: 0.06, per_m2: 2.5, source: MEMORY },
-  { name: 'galvanised brackets with a pad', chi_w_k: 0.03, per_m2: 2.5, source: MEMORY },
-  { name: 'stainless brackets with a pad', chi_w_k: 0.015, per_m2: 2.5, source: MEMORY },
-  { name: 'fibreglass brackets', chi_w_k: 0.006, per_m2: 2.5, source: MEMORY },
-  { name: 'long screws through battens', chi_w_k: 0.003, per_m2: 5, source: MEMORY },
-  { name: 'masonry ties', chi_w_k: 0.004, per_m2: 2.5, source: MEMORY },
-];
-
 /** What carries heat past the layer: framing in it, fasteners, girts and brackets through it, rain under it. */
 export function Bridges({ layer, material, materials, roof, setLayer }: Props) {
-  if (!material || (material.conductivity_w_mk ?? 1) > 0.2) return null;
+  if (!material || (material.conductivity_w_mk ?? 1) > BRIDGED_BELOW) return null;
   const framing = layer.framing;
   const fasteners = layer.fasteners;
   const bridges = layer.bridges ?? [];
@@ -250,12 +235,12 @@ export function Bridges({ layer, material, materials, roof, setLayer }: Props) {
               aria-label="Add girts or brackets"
               value=""
               onChange={(e) => {
-                const start = STARTS[Number(e.target.value)];
+                const start = BRIDGES[Number(e.target.value)];
                 if (start) setBridge(bridges.length, start);
               }}
             >
               <option value="">add …</option>
-              {STARTS.map((s, i) => (
+              {BRIDGES.map((s, i) => (
                 <option key={s.name} value={i}>
                   {s.name} ({s.psi_w_mk !== undefined ? `ψ ${s.psi_w_mk}` : `χ ${s.chi_w_k}`})
                 </option>

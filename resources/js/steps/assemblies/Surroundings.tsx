@@ -1,4 +1,5 @@
 import type { Assembly } from '../../api/types';
+import { AIR_LEAKAGE, EXPOSURE_HEIGHT_M, OWN_INDOOR_AIR, SOIL_DEPTH_M } from '../../material/starts';
 
 interface Props {
   assembly: Assembly;
@@ -22,9 +23,7 @@ export function Surroundings({ assembly, mayEdit, change }: Props) {
           type="checkbox"
           disabled={!mayEdit}
           checked={assembly.indoor !== undefined}
-          onChange={(e) =>
-            set({ indoor: e.target.checked ? { kind: 'fixed', temperature_c: 28, rh_pct: 60 } : undefined })
-          }
+          onChange={(e) => set({ indoor: e.target.checked ? OWN_INDOOR_AIR : undefined })}
         />{' '}
         indoor air of its own
       </label>
@@ -54,7 +53,7 @@ export function Surroundings({ assembly, mayEdit, change }: Props) {
             type="checkbox"
             disabled={!mayEdit}
             checked={assembly.soil !== undefined}
-            onChange={(e) => set({ soil: e.target.checked ? { depth_m: 1.5 } : undefined })}
+            onChange={(e) => set({ soil: e.target.checked ? { depth_m: SOIL_DEPTH_M } : undefined })}
           />{' '}
           soil against it, m below grade{' '}
           {assembly.soil && (
@@ -74,7 +73,7 @@ export function Surroundings({ assembly, mayEdit, change }: Props) {
           rain:
           <Small
             label="height of the building, m"
-            value={exposure?.height_m ?? 10}
+            value={exposure?.height_m ?? EXPOSURE_HEIGHT_M}
             least={1}
             most={500}
             disabled={!mayEdit}
@@ -107,7 +106,7 @@ export function Surroundings({ assembly, mayEdit, change }: Props) {
         leaks{' '}
         <Small
           label="air leakage, L/(s·m²) at 75 Pa"
-          value={assembly.air_leakage_l_s_m2 ?? 0.2}
+          value={assembly.air_leakage_l_s_m2 ?? AIR_LEAKAGE}
           least={0.001}
           most={100}
           disabled={!mayEdit}

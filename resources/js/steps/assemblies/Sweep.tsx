@@ -9,6 +9,7 @@ import { Frame } from '../../ui/Frame';
 import { SeverityMark, severityWord } from '../../ui/severity';
 import { useUnits } from '../../ui/units';
 import { isAir } from '../../material/families';
+import { INSULATES_BELOW } from '../../material/starts';
 
 /** One layer from thin to thick, in the project's climate and in every generic one: what it comes to at each. */
 export default function Sweep() {
@@ -22,7 +23,7 @@ export default function Sweep() {
   const name = (id: string) => materials.data?.find((m) => m.id === id)?.name ?? id;
   const insulation = (doc?.content.layers ?? []).filter(
     (l) =>
-      (materials.data?.find((m) => m.id === l.material)?.conductivity_w_mk ?? 1) <= 0.065 &&
+      (materials.data?.find((m) => m.id === l.material)?.conductivity_w_mk ?? 1) <= INSULATES_BELOW &&
       !isAir(materials.data?.find((m) => m.id === l.material)?.family),
   );
   const layer = params.get('layer') ?? insulation[insulation.length - 1]?.id ?? '';

@@ -16,8 +16,7 @@ import { Indoor } from './Indoor';
 import { MonthTable } from './MonthTable';
 import { Removed } from './Removed';
 import { Schools } from './Schools';
-
-const ZONES = ['1A', '1B', '2A', '2B', '3A', '3B', '3C', '4A', '4B', '4C', '5A', '5B', '5C', '6A', '6B', '7', '8'];
+import { ZONES } from '../../material/starts';
 
 export default function Brief() {
   const documents = useDocuments();

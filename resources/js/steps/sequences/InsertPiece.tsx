@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Detail, Material, Piece } from '../../api/types';
 import { unfold } from '../../drawing/unfold';
+import { usualMaterial } from '../../material/starts';
 
 const KINDS: [Piece['kind'], string][] = [
   ['sheet', 'sheet'],
@@ -14,18 +15,6 @@ const KINDS: [Piece['kind'], string][] = [
   ['metal', 'metal'],
   ['board', 'board'],
 ];
-const USUAL: Record<string, string> = {
-  sheet: 'polyolefin-wrap',
-  membrane: 'flashing-strip',
-  tape: 'seam-tape',
-  formable: 'flashing-formable',
-  corner: 'flashing-formable',
-  moulded: 'corner-moulded',
-  fluid: 'fluid-flashing',
-  sealant: 'sealant-silyl',
-  metal: 'aluminium',
-  board: 'xps',
-};
 
 /**
  * A piece of one's own on the drawing: in the middle of a facet, laid after all others, to be pulled into its place.
@@ -45,7 +34,7 @@ export function InsertPiece({
   const [kind, setKind] = useState<Piece['kind']>('membrane');
   const [facet, setFacet] = useState(Object.keys(facets)[0] ?? 'face');
   const [material, setMaterial] = useState<string>();
-  const chosen = material ?? USUAL[kind] ?? materials[0]?.id ?? '';
+  const chosen = material ?? usualMaterial(kind) ?? materials[0]?.id ?? '';
   const insert = (event: React.FormEvent) => {
     event.preventDefault();
     const [u0, v0, u1, v1] = facets[facet]?.extent ?? [0, 0, 100, 100];

@@ -9,6 +9,7 @@ import { useKeys } from '../../ui/keys';
 import { Old } from '../../ui/Old';
 import { QuantityField } from '../../ui/QuantityField';
 import { useUnits } from '../../ui/units';
+import { CLEARANCE_MM, FRAME_DEPTH_MM } from '../../material/starts';
 
 type Given = {
   width_mm: number;
@@ -40,8 +41,8 @@ export default function Joint() {
     : { width_mm: 900, height_mm: 1200, depth_mm: 140 };
   const given: Given = {
     ...drawn,
-    gap_mm: numeric(parameters.clearance_mm, 13),
-    frame_mm: numeric(parameters.frame_depth_mm, 80),
+    gap_mm: numeric(parameters.clearance_mm, CLEARANCE_MM),
+    frame_mm: numeric(parameters.frame_depth_mm, FRAME_DEPTH_MM),
     insulation_mm: detail?.opening?.outer_board_mm ?? 0,
     ...(typeof parameters.setback_mm === 'number' ? { setback_mm: parameters.setback_mm } : {}),
     ...typed,

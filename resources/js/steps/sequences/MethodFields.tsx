@@ -1,5 +1,6 @@
 import type { Detail, Material, Method } from '../../api/types';
 import { QuantityField } from '../../ui/QuantityField';
+import { firstSize } from '../../material/starts';
 
 interface Props {
   detail: Detail;
@@ -167,15 +168,6 @@ export function MethodFields({ detail, own, methods, materials, mayEdit, make, o
   );
 }
 
-const FIRST: Record<string, number> = {
-  width_mm: 900,
-  height_mm: 1200,
-  depth_mm: 140,
-  length_mm: 2000,
-  diameter_mm: 400,
-  shank_mm: 5,
-};
-
 /** Sizes a new detail starts with, as far as its method takes them, until one types one's own. */
 export function firstSizes(
   method: Method | undefined,
@@ -184,7 +176,7 @@ export function firstSizes(
   return Object.fromEntries(
     (method?.parameters ?? [])
       .filter((p) => p.kind === 'size')
-      .map((p) => [p.name, given[p.name] ?? Math.min(FIRST[p.name] ?? 600, p.most ?? Infinity)]),
+      .map((p) => [p.name, given[p.name] ?? Math.min(firstSize(p.name), p.most ?? Infinity)]),
   );
 }
 

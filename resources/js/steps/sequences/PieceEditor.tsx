@@ -12,16 +12,6 @@ const LABELS: Record<string, [string, string, string, string]> = {
   head: ['left', 'outer end', 'right', 'inner end'],
 };
 
-/** What a kind does with its edges where nothing is said; the core has the same. */
-const USUAL: Record<string, EdgeKind> = {
-  sheet: 'open',
-  metal: 'open',
-  board: 'open',
-  unit: 'open',
-  fluid: 'sealed',
-  sealant: 'sealed',
-};
-
 /**
  * The patches of one piece in figures: where they lie, in which step, how their edges hold. Every change is traced at
  * once.
@@ -29,11 +19,14 @@ const USUAL: Record<string, EdgeKind> = {
 export function PieceEditor({
   detail,
   piece,
+  usualEdges,
   mayEdit,
   apply,
 }: {
   detail: Detail;
   piece: Piece;
+  /** how an edge of each kind holds where nothing is said */
+  usualEdges: Record<string, string>;
   mayEdit: boolean;
   apply: (detail: Detail, run?: string) => void;
 }) {
@@ -89,7 +82,7 @@ export function PieceEditor({
             <p className="flex flex-wrap gap-x-2 text-[11px]">
               {SIDES.map((side) => {
                 const said = patch.edges?.[side] ?? piece.edges?.[side];
-                const value = typeof said === 'string' ? said : said ? 'mixed' : (USUAL[piece.kind] ?? 'adhered');
+                const value = typeof said === 'string' ? said : said ? 'mixed' : (usualEdges[piece.kind] as EdgeKind);
                 return (
                   <label key={side}>
                     <span className="text-faint">{side} edge </span>

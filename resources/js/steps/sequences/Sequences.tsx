@@ -555,7 +555,15 @@ function StepCard({
         </dl>
       ))}
       {!chosen && <Oblique sheet={sheet} step={step} />}
-      {chosen && <PieceEditor detail={sheet.detail} piece={chosen} mayEdit={mayEdit} apply={edit} />}
+      {chosen && (
+        <PieceEditor
+          detail={sheet.detail}
+          piece={chosen}
+          usualEdges={sheet.usual_edges}
+          mayEdit={mayEdit}
+          apply={edit}
+        />
+      )}
       {!chosen && now && <p className="border-t border-hair py-2">{now.how}</p>}
       {!chosen && now?.caution && <p className="border-t border-hair py-2 text-caution">{now.caution}</p>}
       {!chosen && sheet.reasons.some((r) => r.after === step) && (
