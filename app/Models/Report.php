@@ -40,7 +40,7 @@ class Report extends Model
             'percent' => $this->percent,
             'doing' => $this->doing,
             'by' => $this->by,
-            'at' => $this->created_at?->toIso8601ZuluString(),
+            'at' => (string) $this->created_at?->toIso8601ZuluString(),
         ];
     }
 }

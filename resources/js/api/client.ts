@@ -1,3 +1,5 @@
+import type { Answer, At, Path } from './paths';
+
 /** What the server refused: its words and, where it says so, the place in the document. */
 export class Refused extends Error {
   constructor(
@@ -42,7 +44,7 @@ function token(): string {
  * answer
  *   that was cut off is never taken for one.
  */
-export async function call<T>(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
+export async function call<T>(method: string, url: string, body?: unknown, signal?: AbortSignal): Promise<T> {
   const form = body instanceof FormData;
   const headers: Record<string, string> = { Accept: 'application/json', 'X-XSRF-TOKEN': token() };
   if (body !== undefined && !form) headers['Content-Type'] = 'application/json';
@@ -50,14 +52,14 @@ export async function call<T>(method: string, path: string, body?: unknown, sign
   let status: number;
   let text: string;
   try {
-    const response = await fetch(`/api${path}`, { method, headers, body: sent, signal: signal ?? null });
+    const response = await fetch(url, { method, headers, body: sent, signal: signal ?? null });
     status = response.status;
     text = await response.text();
   } catch (error) {
     if (givenUp(error) || signal?.aborted) throw givenUp(error) ? error : new DOMException('given up', 'AbortError');
     throw new Unanswered();
   }
-  if (status === 401 && path !== '/me' && path !== '/sign-in') window.location.assign('/sign-in');
+  if (status === 401 && url !== '/api/me' && url !== '/api/sign-in') window.location.assign('/sign-in');
   if (status === 204) return undefined as T;
   const answer = readJson(text);
   if (status >= 400) {
@@ -76,8 +78,9 @@ function readJson(text: string): unknown {
   }
 }
 
-export const get = <T>(path: string, signal?: AbortSignal) => call<T>('GET', path, undefined, signal);
-export const post = <T>(path: string, body?: unknown, signal?: AbortSignal) =>
-  call<T>('POST', path, body ?? {}, signal);
-export const put = <T>(path: string, body: unknown) => call<T>('PUT', path, body);
-export const remove = (path: string, body?: unknown) => call<undefined>('DELETE', path, body);
+export const get = <P extends Path>(url: At<P>, signal?: AbortSignal) =>
+  call<Answer<P, 'get'>>('GET', url, undefined, signal);
+export const post = <P extends Path>(url: At<P>, body?: unknown, signal?: AbortSignal) =>
+  call<Answer<P, 'post'>>('POST', url, body ?? {}, signal);
+export const put = <P extends Path>(url: At<P>, body: unknown) => call<Answer<P, 'put'>>('PUT', url, body);
+export const remove = <P extends Path>(url: At<P>, body?: unknown) => call<undefined>('DELETE', url, body);

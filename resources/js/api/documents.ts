@@ -1,7 +1,7 @@
 import { ulid } from 'ulid';
 import { put, Refused } from './client';
+import { address } from './paths';
 import { documentSaved, projectChanged } from './queries';
-import type { Doc } from './types';
 
 const TRIES = 8;
 
@@ -24,8 +24,8 @@ export async function createDocument(
     const id = idOf(gone);
     const { kind, content } = await made(id);
     try {
-      const path = `/projects/${project}/documents/${kind}/${encodeURIComponent(id)}`;
-      documentSaved(project, await put<Doc<unknown>>(path, { revision: 0, content, save: ulid() }));
+      const path = address('/api/projects/{project}/documents/{kind}/{key}', { project, kind, key: id });
+      documentSaved(project, await put(path, { revision: 0, content, save: ulid() }));
       return id;
     } catch (error) {
       if (!(error instanceof Refused) || error.status !== 409 || n === TRIES) throw error;

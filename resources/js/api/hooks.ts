@@ -2,32 +2,20 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { useUnits } from '../ui/units';
 import { get } from './client';
-import type {
-  Assessment,
-  Climate,
-  DrillRun,
-  Material,
-  Method,
-  ProjectDocuments,
-  ReportState,
-  School,
-  SequenceSheet,
-  SiteSheet,
-} from './types';
+import { address } from './paths';
 
 export function useProjectId(): string {
   return useParams().project ?? '';
 }
 
-export const useMe = () =>
-  useQuery({ queryKey: ['me'], queryFn: () => get<{ id: string; name: string; role: string }>('/me'), retry: false });
-export const useClimates = () => useQuery({ queryKey: ['climates'], queryFn: () => get<Climate[]>('/climates') });
+export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => get(address('/api/me', {})), retry: false });
+export const useClimates = () => useQuery({ queryKey: ['climates'], queryFn: () => get(address('/api/climates', {})) });
 
 export function useDocuments() {
   const id = useProjectId();
   return useQuery({
     queryKey: ['project', id],
-    queryFn: () => get<ProjectDocuments>(`/projects/${id}`),
+    queryFn: () => get(address('/api/projects/{project}', { project: id })),
     enabled: id !== '',
   });
 }
@@ -39,7 +27,7 @@ export function useAssessment() {
   const { units } = useUnits();
   return useQuery({
     queryKey: ['assessment', id, units],
-    queryFn: () => get<Assessment>(`/projects/${id}/assessment?units=${units}&paths=none`),
+    queryFn: () => get(address('/api/projects/{project}/assessment', { project: id }, { units, paths: 'none' })),
     enabled: id !== '',
     placeholderData: keepPreviousData,
   });
@@ -47,7 +35,10 @@ export function useAssessment() {
 
 export function useMaterials() {
   const id = useProjectId();
-  return useQuery({ queryKey: ['materials', id], queryFn: () => get<Material[]>(`/projects/${id}/materials`) });
+  return useQuery({
+    queryKey: ['materials', id],
+    queryFn: () => get(address('/api/projects/{project}/materials', { project: id })),
+  });
 }
 
 export function useSequence(key: string | undefined) {
@@ -55,7 +46,7 @@ export function useSequence(key: string | undefined) {
   const { units } = useUnits();
   return useQuery({
     queryKey: ['sequence', id, key, units],
-    queryFn: () => get<SequenceSheet>(`/projects/${id}/sequences/${key}?units=${units}`),
+    queryFn: () => get(address('/api/projects/{project}/sequences/{key}', { project: id, key: key ?? '' }, { units })),
     enabled: key !== undefined,
     placeholderData: keepPreviousData,
   });
@@ -63,15 +54,18 @@ export function useSequence(key: string | undefined) {
 
 /** Ways of making a detail; the same for every project. */
 export const useMethods = () =>
-  useQuery({ queryKey: ['methods'], queryFn: () => get<Method[]>('/generators'), staleTime: Infinity });
+  useQuery({ queryKey: ['methods'], queryFn: () => get(address('/api/generators', {})), staleTime: Infinity });
 
 /** Where practitioners disagree, with the answers there are. */
 export const useSchools = () =>
-  useQuery({ queryKey: ['schools'], queryFn: () => get<School[]>('/schools'), staleTime: Infinity });
+  useQuery({ queryKey: ['schools'], queryFn: () => get(address('/api/schools', {})), staleTime: Infinity });
 
 export function useDrills() {
   const id = useProjectId();
-  return useQuery({ queryKey: ['drills', id], queryFn: () => get<DrillRun[]>(`/projects/${id}/drills`) });
+  return useQuery({
+    queryKey: ['drills', id],
+    queryFn: () => get(address('/api/projects/{project}/drills', { project: id })),
+  });
 }
 
 export function useSite() {
@@ -79,7 +73,7 @@ export function useSite() {
   const { units } = useUnits();
   return useQuery({
     queryKey: ['site', id, units],
-    queryFn: () => get<SiteSheet>(`/projects/${id}/site?units=${units}`),
+    queryFn: () => get(address('/api/projects/{project}/site', { project: id }, { units })),
     placeholderData: keepPreviousData,
   });
 }
@@ -88,7 +82,7 @@ export function useReports() {
   const id = useProjectId();
   return useQuery({
     queryKey: ['reports', id],
-    queryFn: () => get<ReportState[]>(`/projects/${id}/reports`),
+    queryFn: () => get(address('/api/projects/{project}/reports', { project: id })),
     refetchInterval: (query) =>
       query.state.data?.some((r) => r.state === 'queued' || r.state === 'printing') ? 500 : false,
   });

@@ -1,5 +1,6 @@
 import { useEffect, useReducer, useState } from 'react';
 import { post, Unanswered, wordsOf } from './client';
+import type { Answer, At, Path } from './paths';
 
 /** The newest answer, whether it is of an older question, and why there is none to the newest. */
 export interface Told<A> {
@@ -99,21 +100,23 @@ export function newestOnly<Q>(
   };
 }
 
-export interface Question {
-  path: string;
+export interface Question<P extends Path> {
+  path: At<P>;
   body: unknown;
 }
 
-const keyOf = ({ path, body }: Question) => `${path} ${JSON.stringify(body)}`;
+const keyOf = ({ path, body }: Question<Path>) => `${path} ${JSON.stringify(body)}`;
 
 /**
  * What the server says of a draft as it stands; nothing is asked while the question is null.
  *
  * @returns with `prime`, to take over an answer that is known already
  */
-export function useLive<A>(question: Question | null): Told<A> & { prime: (question: Question, answer: A) => void } {
+export function useLive<P extends Path>(
+  question: Question<P> | null,
+): Told<Answer<P, 'post'>> & { prime: (question: Question<P>, answer: Answer<P, 'post'>) => void } {
   const [, draw] = useReducer((n: number) => n + 1, 0);
-  const [live] = useState(() => new Live<Question, A>((q) => post<A>(q.path, q.body), draw));
+  const [live] = useState(() => new Live<Question<P>, Answer<P, 'post'>>((q) => post(q.path, q.body), draw));
   const key = question === null ? null : keyOf(question);
   useEffect(() => {
     if (key !== null && question !== null) live.put(key, question);

@@ -1611,7 +1611,7 @@ export interface components {
             percent: number;
             doing: string;
             by: string;
-            at: string | null;
+            at: string;
         };
         EventsTaken: {
             new: number;

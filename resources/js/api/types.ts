@@ -59,11 +59,4 @@ export interface Doc<T> {
 export type Revision = Schemas['Revision'];
 export type RemovedDocument = Schemas['RemovedDocument'];
 
-export interface ReportState {
-  id: string;
-  state: 'queued' | 'printing' | 'done' | 'failed' | 'cancelled';
-  percent: number;
-  doing: string;
-  by: string;
-  at: string;
-}
+export type ReportState = Schemas['Report'];

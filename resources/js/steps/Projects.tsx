@@ -2,13 +2,14 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { get, post } from '../api/client';
+import { address } from '../api/paths';
 import { useMe } from '../api/hooks';
 import { Mark } from '../ui/Mark';
 
 export function Projects() {
   const projects = useQuery({
     queryKey: ['projects'],
-    queryFn: () => get<{ id: string; name: string; updated: string }[]>('/projects'),
+    queryFn: () => get(address('/api/projects', {})),
   });
   const me = useMe();
   const navigate = useNavigate();
@@ -30,13 +31,13 @@ export function Projects() {
   };
   const create = (event: FormEvent) => {
     event.preventDefault();
-    void open(post('/projects', { name, units }));
+    void open(post(address('/api/projects', {}), { name, units }));
   };
   const bring = (chosen: File | undefined) => {
     if (!chosen) return;
     const form = new FormData();
     form.append('file', chosen);
-    void open(post('/projects/import', form));
+    void open(post(address('/api/projects/import', {}), form));
     if (file.current) file.current.value = '';
   };
 

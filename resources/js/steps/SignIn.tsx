@@ -1,5 +1,6 @@
 import { useState, type FormEvent } from 'react';
 import { post } from '../api/client';
+import { address } from '../api/paths';
 import { Mark } from '../ui/Mark';
 
 export function SignIn() {
@@ -9,7 +10,7 @@ export function SignIn() {
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     try {
-      await post('/sign-in', { email, password });
+      await post(address('/api/sign-in', {}), { email, password });
       window.location.assign('/');
     } catch (error) {
       setWhy(error instanceof Error ? error.message : 'The server does not answer.');

@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { NavLink, useLocation, useNavigate } from 'react-router';
 import { useAssessment, useDocuments, useMe, useProjectId } from '../api/hooks';
 import { post } from '../api/client';
+import { address } from '../api/paths';
 import { Dialog } from './Dialog';
 import { placeOf, stepOf } from './findings';
 import { keepSingleKeys, singleKeysOff, useKeys } from './keys';
@@ -144,7 +145,7 @@ const STRIP = [
 ].join(' ');
 
 async function signOut(): Promise<void> {
-  await post('/sign-out').catch(() => undefined);
+  await post(address('/api/sign-out', {})).catch(() => undefined);
   window.location.assign('/sign-in');
 }
 

@@ -2,6 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { remove, wordsOf } from '../api/client';
+import { address } from '../api/paths';
 import { useProjectId } from '../api/hooks';
 import { projectChanged } from '../api/queries';
 import { Dialog } from './Dialog';
@@ -25,7 +26,8 @@ export function RemoveDocument({ kind, id, revision, name, lost, after }: Props)
   const navigate = useNavigate();
   const [asking, setAsking] = useState(false);
   const removal = useMutation({
-    mutationFn: () => remove(`/projects/${project}/documents/${kind}/${encodeURIComponent(id)}`, { revision }),
+    mutationFn: () =>
+      remove(address('/api/projects/{project}/documents/{kind}/{key}', { project, kind, key: id }), { revision }),
     onSuccess: async () => {
       setAsking(false);
       forgetDraft(project, kind, id);

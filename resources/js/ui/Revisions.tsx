@@ -1,6 +1,7 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { ulid } from 'ulid';
 import { get, put, wordsOf } from '../api/client';
+import { address } from '../api/paths';
 import { useProjectId } from '../api/hooks';
 import { projectChanged } from '../api/queries';
 import type { Doc, Revision } from '../api/types';
@@ -15,10 +16,11 @@ export function Revisions({
   mayEdit: boolean;
 }) {
   const project = useProjectId();
-  const path = `/projects/${project}/documents/${doc.kind}/${encodeURIComponent(doc.key)}`;
+  const of = { project, kind: doc.kind, key: doc.key };
+  const path = address('/api/projects/{project}/documents/{kind}/{key}', of);
   const list = useQuery({
     queryKey: ['revisions', path, doc.revision],
-    queryFn: () => get<Revision[]>(`${path}/revisions`),
+    queryFn: () => get(address('/api/projects/{project}/documents/{kind}/{key}/revisions', of)),
   });
   const back = useMutation({
     mutationFn: (to: Revision) => put(path, { revision: doc.revision, content: to.content, save: ulid() }),

@@ -1,4 +1,5 @@
 import { put } from '../api/client';
+import { address } from '../api/paths';
 import { documentSaved } from '../api/queries';
 import type { Doc } from '../api/types';
 import { Saver, type SaveState } from './saver';
@@ -32,10 +33,11 @@ export class Draft<T> {
     kindOf: (content: T) => string,
   ) {
     this.content = doc.content;
-    const path = (content: T) => `/projects/${project}/documents/${kindOf(content)}/${encodeURIComponent(doc.key)}`;
+    const path = (content: T) =>
+      address('/api/projects/{project}/documents/{kind}/{key}', { project, kind: kindOf(content), key: doc.key });
     this.saver = new Saver<T>(
       doc,
-      (content, revision, save) => put<Doc<T>>(path(content), { revision, content, save }),
+      (content, revision, save) => put(path(content), { revision, content, save }) as Promise<Doc<T>>,
       (answer) => {
         if (answer) documentSaved(project, answer as Doc<unknown>);
         this.tell();

@@ -4,9 +4,10 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { ulid } from 'ulid';
 import { useDocuments, useMaterials, useProjectId } from '../../api/hooks';
 import { wordsOf } from '../../api/client';
+import { address } from '../../api/paths';
 import { createDocument } from '../../api/documents';
 import { useLive } from '../../api/live';
-import type { Assembly, Assessment, Control, Doc, Layer, Material } from '../../api/types';
+import type { Assembly, Control, Doc, Layer, Material } from '../../api/types';
 import { MonthStrips } from '../../drawing/MonthStrips';
 import { Section } from '../../drawing/Section';
 import { BrokenDocument } from '../../ui/BrokenDocument';
@@ -156,8 +157,8 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
   const [picking, setPicking] = useState<'new' | 'change' | null>(null);
   const [curing, setCuring] = useState<string | null>(null);
   const asked = params.get('layer');
-  const live = useLive<Assessment>({
-    path: `/projects/${project}/assess`,
+  const live = useLive({
+    path: address('/api/projects/{project}/assess', { project }),
     body: { kind: 'assembly', content: assembly, units },
   });
   const assessed = live.answer;

@@ -1,8 +1,9 @@
 import { useEffect, useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { post, wordsOf } from '../../api/client';
+import { address } from '../../api/paths';
 import { useProjectId } from '../../api/hooks';
-import type { Assembly, Cures } from '../../api/types';
+import type { Assembly } from '../../api/types';
 import { CureCurve } from '../../drawing/CureCurve';
 import { useUnits } from '../../ui/units';
 
@@ -24,7 +25,7 @@ export function CurePanel({ assembly, finding, mayEdit, apply, close }: Props) {
   const cures = useQuery({
     queryKey: ['cures', project, finding, units, assembly],
     queryFn: ({ signal }) =>
-      post<Cures>(`/projects/${project}/cures`, { content: assembly, key: finding, units }, signal),
+      post(address('/api/projects/{project}/cures', { project }), { content: assembly, key: finding, units }, signal),
     retry: false,
   });
   const rows = cures.data?.cures ?? [];

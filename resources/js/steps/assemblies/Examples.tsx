@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { get } from '../../api/client';
+import { address } from '../../api/paths';
 import type { Example } from '../../api/types';
 import { Dialog } from '../../ui/Dialog';
 import { SeverityMark } from '../../ui/severity';
@@ -23,7 +24,7 @@ export function Examples({
   const [words, setWords] = useState('');
   const examples = useQuery({
     queryKey: ['examples', units],
-    queryFn: () => get<Example[]>(`/examples?units=${units}`),
+    queryFn: () => get(address('/api/examples', {}, { units })),
     enabled: open,
   });
   const found = (examples.data ?? []).filter((e) =>

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { post } from '../../api/client';
+import { address } from '../../api/paths';
 import { useDocuments, useMaterials, useProjectId } from '../../api/hooks';
 import type { Assembly, Doc, SweepRow, Units } from '../../api/types';
 import { niceStep, spread } from '../../drawing/scale';
@@ -30,7 +31,8 @@ export default function Sweep() {
   const now = doc?.content.layers.find((l) => l.id === layer);
   const rows = useQuery({
     queryKey: ['sweep', project, doc?.content, layer],
-    queryFn: ({ signal }) => post<SweepRow[]>(`/projects/${project}/sweep`, { content: doc?.content, layer }, signal),
+    queryFn: ({ signal }) =>
+      post(address('/api/projects/{project}/sweep', { project }), { content: doc?.content, layer }, signal),
     enabled: doc !== undefined && layer !== '',
   });
   const columns = rows.data?.[0]?.points.map((p) => p.mm) ?? [];

@@ -1,7 +1,8 @@
 import { useClimates, useDocuments, useProjectId } from '../../api/hooks';
 import { wordsOf } from '../../api/client';
+import { address } from '../../api/paths';
 import { useLive } from '../../api/live';
-import type { Assessment, BriefContent, Climate, Doc } from '../../api/types';
+import type { BriefContent, Climate, Doc } from '../../api/types';
 import { YearChart } from '../../drawing/YearChart';
 import { Frame } from '../../ui/Frame';
 import { useKeys } from '../../ui/keys';
@@ -45,8 +46,8 @@ function BriefSheet({ doc, mayEdit }: { doc: Doc<BriefContent>; mayEdit: boolean
   const project = useProjectId();
   const { units } = useUnits();
   const brief = draft.content;
-  const live = useLive<Assessment>({
-    path: `/projects/${project}/assess`,
+  const live = useLive({
+    path: address('/api/projects/{project}/assess', { project }),
     body: { kind: 'brief', content: brief, units },
   });
   useKeys({ undo: draft.undo, redo: draft.redo });

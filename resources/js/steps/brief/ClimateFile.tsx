@@ -1,5 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { post, Refused, wordsOf } from '../../api/client';
+import { address } from '../../api/paths';
 import { useProjectId } from '../../api/hooks';
 import type { Climate, ReadClimate } from '../../api/types';
 
@@ -10,7 +11,7 @@ export function ClimateFile({ taken }: { taken: (climate: Climate) => void }) {
     mutationFn: (file: File) => {
       const form = new FormData();
       form.append('file', file);
-      return post<ReadClimate>(`/projects/${project}/climate`, form);
+      return post(address('/api/projects/{project}/climate', { project }), form);
     },
     onSuccess: (answer) => taken(answer.climate),
   });

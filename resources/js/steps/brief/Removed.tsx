@@ -1,9 +1,10 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { ulid } from 'ulid';
 import { get, put, wordsOf } from '../../api/client';
+import { address } from '../../api/paths';
 import { useProjectId } from '../../api/hooks';
 import { projectChanged } from '../../api/queries';
-import type { RemovedDocument, Revision } from '../../api/types';
+import type { RemovedDocument } from '../../api/types';
 import { forgetDraft } from '../../ui/draft';
 
 /** What was taken out of the project, each to be brought back as it last was. */
@@ -11,13 +12,19 @@ export function Removed({ mayEdit }: { mayEdit: boolean }) {
   const project = useProjectId();
   const removed = useQuery({
     queryKey: ['project', project, 'removed'],
-    queryFn: () => get<RemovedDocument[]>(`/projects/${project}/removed`),
+    queryFn: () => get(address('/api/projects/{project}/removed', { project })),
   });
   const back = useMutation({
     mutationFn: async (d: RemovedDocument) => {
-      const path = `/projects/${project}/documents/${d.kind}/${encodeURIComponent(d.key)}`;
-      const before = (await get<Revision[]>(`${path}/revisions`)).find((r) => r.content !== null);
-      await put(path, { revision: d.revision, content: before?.content, save: ulid() });
+      const of = { project, kind: d.kind, key: d.key };
+      const before = (await get(address('/api/projects/{project}/documents/{kind}/{key}/revisions', of))).find(
+        (r) => r.content !== null,
+      );
+      await put(address('/api/projects/{project}/documents/{kind}/{key}', of), {
+        revision: d.revision,
+        content: before?.content,
+        save: ulid(),
+      });
       forgetDraft(project, d.kind, d.key);
     },
     onSettled: () => projectChanged(project),

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import { put, wordsOf } from '../../api/client';
+import { address } from '../../api/paths';
 import { useProjectId } from '../../api/hooks';
 import { projectChanged } from '../../api/queries';
 import type { Material } from '../../api/types';
@@ -108,11 +109,14 @@ export function OwnMaterial({
           source: { kind: 'data-sheet', name: texts.sheet.trim(), date: texts.date.trim() },
         }).filter(([, v]) => v !== undefined),
       ) as Material;
-      await put(`/projects/${project}/documents/material/${encodeURIComponent(content.id)}`, {
-        revision,
-        content,
-        save: ulid(),
-      });
+      await put(
+        address('/api/projects/{project}/documents/{kind}/{key}', { project, kind: 'material', key: content.id }),
+        {
+          revision,
+          content,
+          save: ulid(),
+        },
+      );
       await projectChanged(project);
       close(content.id);
     } catch (error) {

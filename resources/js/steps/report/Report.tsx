@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { post, wordsOf } from '../../api/client';
+import { address } from '../../api/paths';
 import { useAssessment, useProjectId, useReports } from '../../api/hooks';
 import { Frame } from '../../ui/Frame';
 
@@ -21,7 +22,7 @@ export default function Report() {
   const [why, setWhy] = useState<string | null>(null);
   const print = async () => {
     try {
-      await post(`/projects/${project}/reports`);
+      await post(address('/api/projects/{project}/reports', { project }));
       setWhy(null);
     } catch (error) {
       setWhy(error instanceof Error ? error.message : 'The server does not answer.');
@@ -30,7 +31,7 @@ export default function Report() {
   };
   const cancel = async (id: string) => {
     try {
-      await post(`/reports/${id}/cancel`);
+      await post(address('/api/reports/{report}/cancel', { report: id }));
     } catch (error) {
       setWhy(wordsOf(error));
     }

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { post } from '../../api/client';
+import { address } from '../../api/paths';
 import { useProjectId, useReports, useSequence } from '../../api/hooks';
-import type { ReportState } from '../../api/types';
 import { CrewCard, RollList } from '../../drawing/StepCard';
 import { Frame } from '../../ui/Frame';
 import { useKeys } from '../../ui/keys';
@@ -21,7 +21,7 @@ export default function Cards() {
   const report = reports.data?.find((r) => r.id === asked);
   const print = async () => {
     try {
-      const made = await post<ReportState>(`/projects/${project}/reports`, { cards: key });
+      const made = await post(address('/api/projects/{project}/reports', { project }), { cards: key });
       setAsked(made.id);
       setWhy(null);
       await reports.refetch();

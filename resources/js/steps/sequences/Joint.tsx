@@ -2,7 +2,6 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useProjectId, useSequence } from '../../api/hooks';
 import { useLive } from '../../api/live';
-import type { Joinery } from '../../api/types';
 import { show } from '../../quantity/show';
 import { Frame } from '../../ui/Frame';
 import { useKeys } from '../../ui/keys';
@@ -10,6 +9,7 @@ import { Old } from '../../ui/Old';
 import { QuantityField } from '../../ui/QuantityField';
 import { useUnits } from '../../ui/units';
 import { CLEARANCE_MM, FRAME_DEPTH_MM } from '../../material/starts';
+import { address } from '../../api/paths';
 
 type Given = {
   width_mm: number;
@@ -47,10 +47,13 @@ export default function Joint() {
     ...(typeof parameters.setback_mm === 'number' ? { setback_mm: parameters.setback_mm } : {}),
     ...typed,
   };
-  const live = useLive<Joinery>(
+  const live = useLive(
     detail === undefined
       ? null
-      : { path: `/projects/${project}/joinery`, body: { ...given, unit_kg: Number(kg), units } },
+      : {
+          path: address('/api/projects/{project}/joinery', { project }),
+          body: { ...given, unit_kg: Number(kg), units },
+        },
   );
   const answer = live.answer;
   const size = (name: keyof Given, label: string) => (

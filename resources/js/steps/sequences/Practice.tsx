@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { get, post } from '../../api/client';
+import { address } from '../../api/paths';
 import { useDrills, useProjectId, useSequence } from '../../api/hooks';
 import type { Drill } from '../../api/types';
 import { Unfolded } from '../../drawing/Unfolded';
@@ -40,15 +41,18 @@ export default function Practice() {
 
   useEffect(() => {
     let stale = false;
-    get<number[]>(`/projects/${project}/sequences/${key}/drill?seed=${seed}`).then((shuffled) => {
-      if (!stale) {
-        setOrder(shuffled);
-        setResult(null);
-        setTries(0);
-        setKept(false);
-        setAt(0);
-      }
-    }, say);
+    get(address('/api/projects/{project}/sequences/{key}/drill', { project, key }, { seed: String(seed) })).then(
+      (shuffled) => {
+        if (!stale) {
+          setOrder(shuffled);
+          setResult(null);
+          setTries(0);
+          setKept(false);
+          setAt(0);
+        }
+      },
+      say,
+    );
     return () => {
       stale = true;
     };
@@ -73,7 +77,12 @@ export default function Practice() {
     try {
       const n = keep ? tries : tries + 1;
       setResult(
-        await post<Drill>(`/projects/${project}/sequences/${key}/drill`, { order, units, tries: Math.max(1, n), keep }),
+        await post(address('/api/projects/{project}/sequences/{key}/drill', { project, key }), {
+          order,
+          units,
+          tries: Math.max(1, n),
+          keep,
+        }),
       );
       setTries(n);
       setWhy(null);

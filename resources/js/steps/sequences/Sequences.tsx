@@ -2,6 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useMemo, useRef, useState, type FormEvent } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { post, wordsOf } from '../../api/client';
+import { address } from '../../api/paths';
 import { createDocument } from '../../api/documents';
 import { useDocuments, useMaterials, useMethods, useProjectId } from '../../api/hooks';
 import { newestOnly, useLive, type Question } from '../../api/live';
@@ -26,6 +27,9 @@ import { SaveState } from '../../ui/SaveState';
 import { useDraft, type DraftOf } from '../../ui/useDraft';
 import { useUnits } from '../../ui/units';
 import { told } from '../../drawing/reasons';
+
+/** Where a sheet is made: of sizes by a method, or of pieces drawn by hand. */
+type SheetPath = '/api/projects/{project}/generate' | '/api/projects/{project}/sheet';
 
 const OWN_KEYS: [string, string][] = [
   ['n', 'a piece of one’s own, inserted on the drawing'],
@@ -73,7 +77,7 @@ export default function Sequences() {
           const row: ScheduledOpening = { id, title, generator: method.name, parameters: firstSizes(method) };
           const content = method.opening
             ? row
-            : (await post<SequenceSheet>(`/projects/${project}/generate`, row)).detail;
+            : (await post(address('/api/projects/{project}/generate', { project }), row)).detail;
           return { kind: kindOf(content), content };
         },
       );
@@ -165,11 +169,11 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Sequence>; list: React.
   const project = useProjectId();
   const { units } = useUnits();
   const navigate = useNavigate();
-  const question = (of: Sequence): Question =>
+  const question = (of: Sequence): Question<SheetPath> =>
     scheduled(of)
-      ? { path: `/projects/${project}/generate`, body: { ...of, units } }
-      : { path: `/projects/${project}/sheet`, body: { content: of, units } };
-  const live = useLive<SequenceSheet>(question(draft.content));
+      ? { path: address('/api/projects/{project}/generate', { project }), body: { ...of, units } }
+      : { path: address('/api/projects/{project}/sheet', { project }), body: { content: of, units } };
+  const live = useLive<SheetPath>(question(draft.content));
   const [step, setStep] = useState<number>();
   const [piece, setPiece] = useState<string | null>(null);
   const [why, setWhy] = useState<string | null>(null);
@@ -231,7 +235,7 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Sequence>; list: React.
     return propose(async () => {
       try {
         const { path, body } = question(given);
-        const answer = await post<SequenceSheet>(path, body);
+        const answer = await post(path, body);
         const next = made(answer);
         live.prime(question(next), answer);
         if (proposed.current !== given) return;

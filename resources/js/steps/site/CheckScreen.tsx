@@ -1,6 +1,7 @@
 import { useRef, useState, type ReactNode } from 'react';
 import { useProjectId, useSequence } from '../../api/hooks';
-import { call, wordsOf } from '../../api/client';
+import { post, wordsOf } from '../../api/client';
+import { address } from '../../api/paths';
 import type { Check, SiteCheck, SiteEvent } from '../../api/types';
 import { Unfolded } from '../../drawing/Unfolded';
 import { readQuantity } from '../../quantity/read';
@@ -99,7 +100,7 @@ export function CheckScreen({ check, checks, waiting, photographs, add, ensureVi
     const form = new FormData();
     form.append('photograph', file);
     try {
-      const { sha256 } = await call<{ sha256: string }>('POST', `/projects/${project}/photographs`, form);
+      const { sha256 } = await post(address('/api/projects/{project}/photographs', { project }), form);
       add({ kind: 'photograph', visit: ensureVisit(), check: check.id, photographs: [sha256] });
       setWhy(null);
     } catch (error) {

@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useReducer } from 'react';
 import { post } from '../../api/client';
+import { address } from '../../api/paths';
 import { useMe, useProjectId } from '../../api/hooks';
 import { projectChanged } from '../../api/queries';
 import { Outbox, type DraftEvent, type SetAside, type Waiting } from './outbox';
@@ -21,7 +22,8 @@ export function useOutbox(): OutboxState | null {
   const [, draw] = useReducer((n: number) => n + 1, 0);
   const outbox = useMemo(() => {
     if (person === undefined) return null;
-    const send = (events: Waiting[]) => post(`/projects/${project}/site/events`, { events, as: person });
+    const send = (events: Waiting[]) =>
+      post(address('/api/projects/{project}/site/events', { project }), { events, as: person });
     return new Outbox(window.localStorage, project, person, send, (sent) => {
       draw();
       if (sent) void projectChanged(project);
