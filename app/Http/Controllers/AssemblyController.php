@@ -9,9 +9,7 @@ use App\Http\Body;
 use App\Http\Wording;
 use App\Models\Project;
 use App\Project\StoredProject;
-use Apron\Assembly\AssemblyFormat;
 use Apron\Climate\GenericClimates;
-use Apron\Cure\Cure;
 use Apron\Cure\CureSearch;
 use Apron\Cure\Sweep;
 use Apron\Judgement\AssemblyAssessment;
@@ -50,10 +48,8 @@ class AssemblyController
         $assembly = $core->assemblies[0];
         foreach ((new AssemblyAssessment($core->brief, $assembly))->findings() as $finding) {
             if ($finding->key() === $given['key']) {
-                return $this->answer(
-                    $finding,
-                    new CureSearch($core->brief, $assembly, $finding, $core->materials),
-                    $words,
+                return new JsonResponse(
+                    (new CureSearch($core->brief, $assembly, $finding, $core->materials))->toArray($words),
                 );
             }
         }
@@ -105,61 +101,7 @@ class AssemblyController
         $words = new Words(Wording::units($request) ?? UnitSystem::SI);
 
         return new JsonResponse(
-            array_map(function (Example $example) use ($words): array {
-                $assessed = new AssemblyAssessment($example->project->brief, $example->project->assemblies[0]);
-                // What its figures are from is true of every example and says nothing of this one.
-                $findings = array_values(
-                    array_filter(
-                        Finding::worstFirst($assessed->findings()),
-                        fn (Finding $finding): bool => $finding->code !== 'material.from-memory',
-                    ),
-                );
-
-                return [
-                    'id' => $example->id,
-                    'title' => $example->title,
-                    'about' => $example->about,
-                    'climate' => $example->project->brief->climate?->name,
-                    'u_w_m2k' => $assessed->heat->overallU(),
-                    'year' => $assessed->year?->verdict(),
-                    'worst' => $findings[0]->severity->value,
-                    'says' => array_map(
-                        fn (Finding $finding): string => $words->of($finding)['title'],
-                        array_slice($findings, 0, 2),
-                    ),
-                    'assembly' => AssemblyFormat::write($example->project->assemblies[0]),
-                ];
-            }, Example::all($this->catalogue)),
+            array_map(fn (Example $example): array => $example->toArray($words), Example::all($this->catalogue)),
         );
-    }
-
-    private function answer(Finding $finding, CureSearch $search, Words $words): JsonResponse
-    {
-        $measure = $search->measure();
-
-        return new JsonResponse([
-            'title' => $words->of($finding)['title'],
-            'measure' => $measure === null
-                    ? null
-                    : [
-                        'figure' => $measure->figure,
-                        'title' => $words->text('figure.'.$measure->figure, 'title'),
-                        'limit' => $measure->limit,
-                        'limit_shown' => $words->figure($measure->figure, $measure->limit),
-                        'above' => $measure->above,
-                    ],
-            'cures' => array_map(
-                fn (Cure $cure): array => [
-                    'kind' => $cure->kind,
-                    'layer' => $cure->layer,
-                    'title' => $words->text($cure->code(), 'title', $cure->figures),
-                    'from' => $cure->from,
-                    'to' => $cure->to,
-                    'curve' => $cure->curve,
-                    'content' => $cure->assembly === null ? null : AssemblyFormat::write($cure->assembly),
-                ],
-                $search->all(),
-            ),
-        ]);
     }
 }

@@ -7,12 +7,11 @@ namespace App\Http\Controllers;
 use App\Http\Api;
 use App\Models\Project;
 use App\Project\StoredProject;
+use Apron\Climate\ClimateFile;
 use Apron\Climate\ClimateFileRefused;
 use Apron\Climate\ClimateFormat;
-use Apron\Climate\EpwReader;
 use Apron\Climate\GenericClimates;
 use Apron\Climate\HourlyYear;
-use Apron\Climate\MonthTable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -46,29 +45,16 @@ class ClimateController
     {
         $request->validate(['file' => 'required|file|max:16384']);
         $file = $request->file('file');
-        $text = (string) file_get_contents($file->getRealPath());
-        $epw =
-            str_starts_with(strtoupper(ltrim($text)), 'LOCATION') ||
-            str_ends_with(strtolower($file->getClientOriginalName()), '.epw');
         try {
-            $hours = $epw ? EpwReader::read($text) : null;
-            $climate =
-                $hours?->climate() ??
-                MonthTable::read(
-                    mb_scrub($text),
-                    mb_substr(pathinfo($file->getClientOriginalName(), PATHINFO_FILENAME), 0, 200) ?:
-                    'months from a table',
-                );
+            $read = ClimateFile::read(
+                (string) file_get_contents($file->getRealPath()),
+                $file->getClientOriginalName(),
+            );
         } catch (ClimateFileRefused $refused) {
             return new JsonResponse(['message' => $refused->getMessage(), 'line' => $refused->atLine], 422);
         }
-        $sides = ['north' => 0.0, 'east' => 90.0, 'south' => 180.0, 'west' => 270.0];
 
-        return new JsonResponse([
-            'climate' => ClimateFormat::writeClimate($climate),
-            'hours' => $hours === null ? 0 : count($hours->hours),
-            'driving_rain_mm' => $hours === null ? null : array_map($hours->drivingRain(...), $sides),
-        ]);
+        return new JsonResponse($read->toArray());
     }
 
     #[
@@ -86,27 +72,14 @@ class ClimateController
     {
         $seed = (int) ($request->validate(['seed' => 'nullable|integer|min:0|max:2147483647'])['seed'] ?? 1);
         $climate = $stored->part($project)->brief->climate ?? abort(404, 'This project has no climate yet.');
-        $name = trim((string) preg_replace('/[\x00-\x1f\x7f,"]+/', ' ', $climate->name));
-        $lines = [
-            "# made from the twelve months of $name, seed $seed; not a measured year",
-            'hour,temperature_c,vapour_pressure_pa,rain_mm,wind_m_s,wind_from_deg,sun_w_m2',
-        ];
-        $cell = fn (?float $value, int $digits): string => $value === null ? '' : (string) round($value, $digits);
-        foreach (HourlyYear::synthesise($climate, $seed)->hours as $i => $hour) {
-            $lines[] = implode(',', [
-                $i + 1,
-                $cell($hour->celsius, 2),
-                $cell($hour->vapourPressure, 1),
-                $cell($hour->rain, 3),
-                $cell($hour->wind, 2),
-                $cell($hour->windFrom, 0),
-                $cell($hour->sun, 1),
-            ]);
-        }
 
-        return new Response(implode("\n", $lines)."\n", 200, [
-            'Content-Type' => 'text/csv; charset=utf-8',
-            'Content-Disposition' => 'attachment; filename="hours.csv"',
-        ]);
+        return new Response(
+            HourlyYear::synthesise($climate, $seed)->csv("made from its twelve months, seed $seed"),
+            200,
+            [
+                'Content-Type' => 'text/csv; charset=utf-8',
+                'Content-Disposition' => 'attachment; filename="hours.csv"',
+            ],
+        );
     }
 }

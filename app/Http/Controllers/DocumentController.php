@@ -89,7 +89,10 @@ class DocumentController
     public function revisions(Project $project, DocumentSection $kind, string $key): JsonResponse
     {
         return new JsonResponse(
-            array_map(fn (DocumentRevision $r): array => $r->toShape(), $this->store->revisions($project, $kind, $key)),
+            array_map(
+                fn (DocumentRevision $r): array => $r->toShape(),
+                $this->store->revisions($project, $kind, $key),
+            ),
         );
     }
 

@@ -204,7 +204,12 @@ class ProjectController
     ]
     public function exportArchive(Project $project, ProjectArchive $archive): BinaryFileResponse
     {
-        return (new BinaryFileResponse($archive->export($project), 200, ['Content-Type' => 'application/zip'], false))
+        return (new BinaryFileResponse(
+            $archive->export($project),
+            200,
+            ['Content-Type' => 'application/zip'],
+            false,
+        ))
             ->setContentDisposition('attachment', 'project.zip')
             ->deleteFileAfterSend();
     }

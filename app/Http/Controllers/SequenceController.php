@@ -19,10 +19,8 @@ use Apron\Detail\DetailWriter;
 use Apron\Drafting\CannotGenerate;
 use Apron\Drafting\Generator;
 use Apron\Json\Node;
-use Apron\Material\Materials;
 use Apron\Method\Methods;
 use Apron\Method\UnitDepths;
-use Apron\Opening\FlangedUnitInFastenedSheet;
 use Apron\Project\Project as CoreProject;
 use Apron\Project\Section\DetailsSection;
 use Apron\Quantity\UnitSystem;
@@ -126,15 +124,8 @@ class SequenceController
                     : throw new CannotGenerate('parameters', 'a list', 'numbers and material ids')),
             $given['parameters'],
         );
-        $generator =
-            Methods::named($given['generator'] ?? FlangedUnitInFastenedSheet::NAME) ?? throw new \LogicException;
-        $parameters += Methods::settled($generator, $core->brief->schools, $core->brief->headOfWater(), $parameters);
-        $detail = $generator->make(
-            $given['id'],
-            $given['title'],
-            $parameters,
-            new Materials($core->materials->own, $core->materials->catalogue),
-        );
+        [$id, $title, $method] = [$given['id'], $given['title'], $given['generator'] ?? null];
+        $detail = Methods::make($method, $id, $title, $parameters, $core->brief, $core->materials);
         // Through the reader as well, so that nothing is drawn that could not be saved.
         $read = $this->stored->draft($project, new DetailsSection, Node::of(DetailWriter::write($detail)))
             ->details[0];
@@ -214,18 +205,18 @@ class SequenceController
             fn (array $row): array => [
                 'what' => $row['what'],
                 'title' => $words->text($row['what'], 'title'),
-                'text' => $words->text($words->coded($row['what'], $core->brief->schools), 'reason', $row['figures']),
+                'text' => $words->text(
+                    $words->coded($row['what'], $core->brief->schools),
+                    'reason',
+                    $row['figures'],
+                ),
             ],
             Joinery::of($float),
         );
         $parameters =
             ['frame_depth_mm' => $float['frame_mm'], 'clearance_mm' => $float['gap_mm']] +
             array_intersect_key($float, array_flip(['width_mm', 'height_mm', 'depth_mm', 'setback_mm']));
-        $depths = UnitDepths::of(
-            $parameters,
-            (float) ($given['insulation_mm'] ?? 0),
-            new Materials($core->materials->own, $core->materials->catalogue),
-        );
+        $depths = UnitDepths::of($parameters, (float) ($given['insulation_mm'] ?? 0), $core->materials);
 
         return new JsonResponse([
             'joinery' => $rows,
@@ -284,7 +275,9 @@ class SequenceController
             throw ValidationException::withMessages(['order' => $wrong->getMessage()]);
         }
         $sheet =
-            $drill->built === null ? null : SequenceSheet::of($drill->built, $words, School::of($core->brief->schools));
+            $drill->built === null
+                ? null
+                : SequenceSheet::of($drill->built, $words, School::of($core->brief->schools));
         $rain = $sheet['rain'] ?? [];
         $shape = [
             'broken' => array_map(

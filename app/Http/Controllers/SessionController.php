@@ -42,7 +42,9 @@ class SessionController
         // An address that nobody has takes as long to refuse as a wrong password: times tell who works here.
         $right = Hash::check($given['password'], $user->password ?? $this->nobodys());
         if ($user === null || ! $right) {
-            throw ValidationException::withMessages(['email' => 'No person signs in with this address and password.']);
+            throw ValidationException::withMessages([
+                'email' => 'No person signs in with this address and password.',
+            ]);
         }
         Auth::login($user);
         $request->session()->regenerate();

@@ -34,8 +34,12 @@ class SiteController
             queries: ['units'],
         ),
     ]
-    public function show(Request $request, Project $project, KeptAssessment $kept, StoredProject $stored): JsonResponse
-    {
+    public function show(
+        Request $request,
+        Project $project,
+        KeptAssessment $kept,
+        StoredProject $stored,
+    ): JsonResponse {
         $units = Wording::units($request) ?? $stored->part($project)->brief->units;
 
         return new JsonResponse(SiteSheet::of($kept->checks($project, $units), SiteEvents::of($project)));

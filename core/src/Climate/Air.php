@@ -28,7 +28,12 @@ final class Air
     {
         if (! ($celsius >= self::COLDEST - 1e-6 && $celsius <= self::WARMEST + 1e-6)) {
             throw new \RangeException(
-                sprintf('air of %g °C: saturation is known from %g to %g °C', $celsius, self::COLDEST, self::WARMEST),
+                sprintf(
+                    'air of %g °C: saturation is known from %g to %g °C',
+                    $celsius,
+                    self::COLDEST,
+                    self::WARMEST,
+                ),
             );
         }
 

@@ -66,7 +66,11 @@ final class EpwReader
     private static function hour(array $cells, int $line, int $index): Hour
     {
         if (count($cells) < 22) {
-            throw new ClimateFileRefused($line, count($cells).' columns', 'at least 22 columns, 35 in a whole file');
+            throw new ClimateFileRefused(
+                $line,
+                count($cells).' columns',
+                'at least 22 columns, 35 in a whole file',
+            );
         }
         [$month, $hour] = [
             self::number($cells, 1, $line, 1, 12, 'a month'),
@@ -97,8 +101,14 @@ final class EpwReader
     }
 
     /** @param  list<string>  $cells */
-    private static function number(array $cells, int $column, int $line, float $least, float $most, string $what): float
-    {
+    private static function number(
+        array $cells,
+        int $column,
+        int $line,
+        float $least,
+        float $most,
+        string $what,
+    ): float {
         $cell = trim($cells[$column] ?? '');
         if (! is_numeric($cell) || ! is_finite((float) $cell) || (float) $cell < $least || (float) $cell > $most) {
             throw new ClimateFileRefused(

@@ -227,6 +227,34 @@ final readonly class HourlyYear
         return $hours;
     }
 
+    /**
+     * A line of hours each, as spreadsheets read them.
+     *
+     * @param  string  $how  it came about, for the first line
+     */
+    public function csv(string $how): string
+    {
+        $name = trim((string) preg_replace('/[\x00-\x1f\x7f,"]+/', ' ', $this->name));
+        $lines = [
+            "# $name, $how; not a measured year",
+            'hour,temperature_c,vapour_pressure_pa,rain_mm,wind_m_s,wind_from_deg,sun_w_m2',
+        ];
+        $cell = fn (?float $value, int $digits): string => $value === null ? '' : (string) round($value, $digits);
+        foreach ($this->hours as $i => $hour) {
+            $lines[] = implode(',', [
+                $i + 1,
+                $cell($hour->celsius, 2),
+                $cell($hour->vapourPressure, 1),
+                $cell($hour->rain, 3),
+                $cell($hour->wind, 2),
+                $cell($hour->windFrom, 0),
+                $cell($hour->sun, 1),
+            ]);
+        }
+
+        return implode("\n", $lines)."\n";
+    }
+
     /** @param  list<float>  $values */
     private static function mean(array $values): float
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Apron\Cure;
 
 use Apron\Assembly\Assembly;
+use Apron\Assembly\AssemblyFormat;
 use Apron\Assembly\Layer;
 use Apron\Assembly\MetalFraming;
 use Apron\Brief\Brief;
@@ -16,6 +17,7 @@ use Apron\Material\Role;
 use Apron\Rules\Finding;
 use Apron\Rules\Severity;
 use Apron\Rules\Source;
+use Apron\Rules\Words;
 
 /**
  * What would make it pass: for one finding on an assembly, the smallest change of one thing that clears it and brings
@@ -64,6 +66,37 @@ final class CureSearch
         usort($cures, fn (Cure $a, Cure $b): int => ($a->assembly === null) <=> ($b->assembly === null));
 
         return $cures;
+    }
+
+    /** @return array<string, mixed> the cures in their words, and the one figure they are drawn by */
+    public function toArray(Words $words): array
+    {
+        $measure = $this->measure;
+
+        return [
+            'title' => $words->of($this->finding)['title'],
+            'measure' => $measure === null
+                    ? null
+                    : [
+                        'figure' => $measure->figure,
+                        'title' => $words->text('figure.'.$measure->figure, 'title'),
+                        'limit' => $measure->limit,
+                        'limit_shown' => $words->figure($measure->figure, $measure->limit),
+                        'above' => $measure->above,
+                    ],
+            'cures' => array_map(
+                fn (Cure $cure): array => [
+                    'kind' => $cure->kind,
+                    'layer' => $cure->layer,
+                    'title' => $words->text($cure->code(), 'title', $cure->figures),
+                    'from' => $cure->from,
+                    'to' => $cure->to,
+                    'curve' => $cure->curve,
+                    'content' => $cure->assembly === null ? null : AssemblyFormat::write($cure->assembly),
+                ],
+                $this->all(),
+            ),
+        ];
     }
 
     public function measure(): ?Measure
@@ -127,7 +160,8 @@ final class CureSearch
         $curve = [];
         for ($k = 0; $k < self::POINTS; $k++) {
             $mm =
-                max(5.0, $from * 0.2) + ($k * ($from + self::FARTHEST_MM - max(5.0, $from * 0.2))) / (self::POINTS - 1);
+                max(5.0, $from * 0.2) +
+                ($k * ($from + self::FARTHEST_MM - max(5.0, $from * 0.2))) / (self::POINTS - 1);
             $curve[] = $this->point($mm, $with($mm));
         }
         // Thicker first; thinner only where no thicker one does, as with insulation inside of a cold wall.
@@ -326,7 +360,8 @@ final class CureSearch
         $cured = self::family($this->finding->code);
         foreach ($assessed->findings() as $finding) {
             $family = self::family($finding->code);
-            $matters = $finding->severity->rank() <= max(Severity::Caution->rank(), $this->finding->severity->rank());
+            $matters =
+                $finding->severity->rank() <= max(Severity::Caution->rank(), $this->finding->severity->rank());
             $same =
                 $family === $cured &&
                 $finding->severity->rank() <= $this->finding->severity->rank() &&

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Apron\Method;
 
+use Apron\Brief\Brief;
+use Apron\Detail\Detail;
+use Apron\Drafting\CannotGenerate;
 use Apron\Drafting\Generator;
 use Apron\Junction\ApronFlashing;
 use Apron\Junction\BelowGradeToWall;
@@ -24,6 +27,7 @@ use Apron\Junction\SillPlate;
 use Apron\Junction\ThroughWallFlashing;
 use Apron\Junction\WallCorner;
 use Apron\Junction\WallToRoof;
+use Apron\Material\Materials;
 use Apron\Opening\DoorWithFlushThreshold;
 use Apron\Opening\DressedOpening;
 use Apron\Opening\FlangedUnitInFacedSheathing;
@@ -161,6 +165,29 @@ final class Methods
         }
 
         return $settled;
+    }
+
+    /**
+     * A detail by a method from what is given, the rest as the project has settled it.
+     *
+     * @param  string|null  $method  the most usual one where null
+     * @param  array<string, float|string>  $given
+     *
+     * @throws CannotGenerate
+     */
+    public static function make(
+        ?string $method,
+        string $id,
+        string $title,
+        array $given,
+        Brief $brief,
+        Materials $materials,
+    ): Detail {
+        $method ??= FlangedUnitInFastenedSheet::NAME;
+        $generator = self::named($method) ?? throw new CannotGenerate('generator', $method, 'a method there is');
+        $settled = self::settled($generator, $brief->schools, $brief->headOfWater(), $given);
+
+        return $generator->make($id, $title, $given + $settled, $materials);
     }
 
     public static function named(string $name): ?Generator

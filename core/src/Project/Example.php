@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace Apron\Project;
 
+use Apron\Assembly\AssemblyFormat;
 use Apron\Climate\ClimateFormat;
 use Apron\Climate\GenericClimates;
 use Apron\Json\CoreData;
 use Apron\Json\Node;
+use Apron\Judgement\AssemblyAssessment;
 use Apron\Material\Catalogue;
+use Apron\Rules\Finding;
+use Apron\Rules\Words;
 
 /** An assembly that comes up in the trade, in a climate it comes up in. */
 final readonly class Example
@@ -20,6 +24,31 @@ final readonly class Example
         public string $about,
         public Project $project,
     ) {
+    }
+
+    /** @return array<string, mixed> with its verdict, and the first two things that are said of it */
+    public function toArray(Words $words): array
+    {
+        $assessed = new AssemblyAssessment($this->project->brief, $this->project->assemblies[0]);
+        // What its figures are from is true of every example and says nothing of this one.
+        $said = array_values(
+            array_filter(
+                Finding::worstFirst($assessed->findings()),
+                fn (Finding $finding): bool => $finding->code !== 'material.from-memory',
+            ),
+        );
+
+        return [
+            'id' => $this->id,
+            'title' => $this->title,
+            'about' => $this->about,
+            'climate' => $this->project->brief->climate?->name,
+            'u_w_m2k' => $assessed->heat->overallU(),
+            'year' => $assessed->year?->verdict(),
+            'worst' => $said[0]->severity->value,
+            'says' => array_map(fn (Finding $f): string => $words->of($f)['title'], array_slice($said, 0, 2)),
+            'assembly' => AssemblyFormat::write($this->project->assemblies[0]),
+        ];
     }
 
     /** @return list<self> */
