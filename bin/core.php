@@ -44,7 +44,7 @@ function table(Project $project, Assessment $assessment, Words $words): string
             $one->assembly->name,
             $total === null ? 'not computed' : $show->figure('r_m2k_w', $total),
             $u === null ? 'not computed' : $show->figure('u_w_m2k', $u),
-            $one->year?->verdict() ?? 'no climate',
+            $one->year?->verdict()->value ?? 'no climate',
         );
     }
     foreach ($assessment->findings as $finding) {

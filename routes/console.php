@@ -6,6 +6,7 @@ use App\Jobs\PrintReport;
 use App\Models\Organisation;
 use App\Models\Project;
 use App\Models\Report;
+use App\Models\ReportState;
 use App\Models\Role;
 use App\Models\User;
 use App\Project\PhotographIntake;
@@ -42,8 +43,8 @@ Artisan::command('apron:take-up', function (): void {
     DB::table('jobs')
         ->whereNotNull('reserved_at')
         ->update(['reserved_at' => null, 'available_at' => now()->getTimestamp()]);
-    foreach (Report::where('state', 'printing')->get() as $report) {
-        $report->update(['state' => 'queued', 'percent' => 0, 'doing' => 'taken up again']);
+    foreach (Report::where('state', ReportState::Printing)->get() as $report) {
+        $report->update(['state' => ReportState::Queued, 'percent' => 0, 'doing' => 'taken up again']);
         if (
             ! DB::table('jobs')
                 ->where('payload', 'like', "%{$report->id}%")

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Models\Report;
+use App\Models\ReportState;
 use App\Project\Printer;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -43,16 +44,16 @@ class PrintReport implements ShouldQueue
         $path = "reports/{$this->report}.pdf";
         Storage::put($path, $pdf);
         Report::whereKey($this->report)
-            ->where('state', 'printing')
-            ->update(['state' => 'done', 'percent' => 100, 'doing' => 'printed', 'path' => $path]);
+            ->where('state', ReportState::Printing)
+            ->update(['state' => ReportState::Done, 'percent' => 100, 'doing' => 'printed', 'path' => $path]);
     }
 
     public function failed(?\Throwable $why): void
     {
         Report::whereKey($this->report)
-            ->where('state', '!=', 'cancelled')
+            ->where('state', '!=', ReportState::Cancelled)
             ->update([
-                'state' => 'failed',
+                'state' => ReportState::Failed,
                 'doing' => mb_strimwidth(
                     'the printer stopped: '.(trim((string) $why?->getMessage()) ?: 'no reason was given'),
                     0,
@@ -69,10 +70,10 @@ class PrintReport implements ShouldQueue
     private function say(string $doing, int $percent): bool
     {
         $report = Report::find($this->report);
-        if ($report === null || ! in_array($report->state, ['queued', 'printing'], true)) {
+        if ($report === null || ! in_array($report->state, ReportState::unfinished(), true)) {
             return false;
         }
-        $report->update(['state' => 'printing', 'percent' => $percent, 'doing' => $doing]);
+        $report->update(['state' => ReportState::Printing, 'percent' => $percent, 'doing' => $doing]);
 
         return true;
     }

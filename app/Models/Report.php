@@ -12,7 +12,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * A printed report and how far it has come.
  *
  * @property string $id
- * @property string $state queued, printing, done, failed or cancelled
+ * @property ReportState $state
  * @property int $percent
  * @property string $doing
  * @property string|null $path
@@ -25,6 +25,8 @@ class Report extends Model
 
     protected $guarded = [];
 
+    protected $casts = ['state' => ReportState::class];
+
     /** @return BelongsTo<Project, $this> */
     public function project(): BelongsTo
     {
@@ -36,7 +38,7 @@ class Report extends Model
     {
         return [
             'id' => $this->id,
-            'state' => $this->state,
+            'state' => $this->state->value,
             'percent' => $this->percent,
             'doing' => $this->doing,
             'by' => $this->by,

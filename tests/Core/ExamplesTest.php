@@ -54,7 +54,7 @@ it('ships worked examples whose verdict is what they are there to show', functio
     $codes = array_map(fn ($f) => $f->code, $assessed->findings());
     $worst = min(array_map(fn ($f) => $f->severity->rank(), $assessed->findings()));
     [$year, $severity] = SHOWN[$id];
-    expect($assessed->year->verdict())
+    expect($assessed->year->verdict()->value)
         ->toBe($year)
         ->and($worst)
         ->toBe(Severity::from($severity)->rank(), implode(' ', $codes));

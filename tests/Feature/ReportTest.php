@@ -37,7 +37,7 @@ it('does not print what was cancelled, and cancels nothing that is done', functi
         ->postJson("/api/reports/{$report->id}/cancel")
         ->assertJson(['state' => 'cancelled']);
     PrintReport::dispatchSync($report->id);
-    expect($report->fresh()->state)->toBe('cancelled')->and(Storage::allFiles())->toBe([]);
+    expect($report->fresh()->state->value)->toBe('cancelled')->and(Storage::allFiles())->toBe([]);
     $report->update(['state' => 'done']);
     $this->postJson("/api/reports/{$report->id}/cancel")->assertJson(['state' => 'done']);
 });
@@ -53,7 +53,7 @@ it('says why the printer stopped', function () {
     ]);
     (new PrintReport($report->id))->failed(new RuntimeException('no paper'));
     expect($report->fresh()->only('state', 'doing'))->toBe([
-        'state' => 'failed',
+        'state' => App\Models\ReportState::Failed,
         'doing' => 'the printer stopped: no paper',
     ]);
 });

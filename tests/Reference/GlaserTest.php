@@ -57,6 +57,6 @@ it('dries at one plane by the closed form, and stops where it runs out', functio
         ->toEqualWithDelta(max(0, $gathered + $dried), 1e-6)
         ->and($plane['residue_g_m2'])
         ->toBe(0.0)
-        ->and($year->verdict())
+        ->and($year->verdict()->value)
         ->toBe('dries');
 });

@@ -89,7 +89,7 @@ it('agrees with another method in another language on 500 random walls to 1e-6',
             }
         }
         $wet += $answer['start'] !== null ? 1 : 0;
-        $accumulating += $year->verdict() === 'accumulates' ? 1 : 0;
+        $accumulating += $year->verdict()->value === 'accumulates' ? 1 : 0;
     }
     // The case must not pass for want of water.
     expect($wet)->toBeGreaterThan(150)->and($accumulating)->toBeGreaterThan(20)->and($accumulating)->toBeLessThan($wet);

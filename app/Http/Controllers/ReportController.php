@@ -10,6 +10,7 @@ use App\Jobs\PrintReport;
 use App\Models\Photograph;
 use App\Models\Project;
 use App\Models\Report;
+use App\Models\ReportState;
 use App\Project\ReportSheet;
 use Apron\Project\Section\DetailsSection;
 use Illuminate\Http\JsonResponse;
@@ -48,7 +49,7 @@ class ReportController
             'cards' => $cards,
             'by' => Person::of($request)->name,
             'user_id' => Person::of($request)->id,
-            'state' => 'queued',
+            'state' => ReportState::Queued,
             'percent' => 0,
             'doing' => 'waiting for the printer',
         ]);
@@ -69,8 +70,8 @@ class ReportController
     public function cancel(Report $report): JsonResponse
     {
         Report::whereKey($report->id)
-            ->whereIn('state', ['queued', 'printing'])
-            ->update(['state' => 'cancelled', 'doing' => 'cancelled']);
+            ->whereIn('state', ReportState::unfinished())
+            ->update(['state' => ReportState::Cancelled, 'doing' => 'cancelled']);
 
         return new JsonResponse($report->refresh()->toShape());
     }

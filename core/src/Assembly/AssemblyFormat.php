@@ -137,8 +137,8 @@ final class AssemblyFormat
                     ? null
                     : [
                         'height_m' => $assembly->exposure->height,
-                        'terrain' => $assembly->exposure->terrain,
-                        'over' => $assembly->exposure->over,
+                        'terrain' => $assembly->exposure->terrain->value,
+                        'over' => $assembly->exposure->over->value,
                     ],
             'variant_of' => $assembly->variantOf,
             'layers' => array_map(self::writeLayer(...), $assembly->layers),
@@ -263,8 +263,8 @@ final class AssemblyFormat
             ? null
             : new Exposure(
                 $node->optional('height_m')?->positive(1000, 'm', 0.1) ?? 10.0,
-                $node->optional('terrain')?->word(Exposure::TERRAINS) ?? 'medium',
-                $node->optional('over')?->word(Exposure::OVER) ?? 'none',
+                $node->optional('terrain')?->oneOf(Terrain::class) ?? Terrain::Medium,
+                $node->optional('over')?->oneOf(Overhead::class) ?? Overhead::None,
             );
     }
 

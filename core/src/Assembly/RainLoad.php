@@ -27,7 +27,7 @@ final class RainLoad
             ? null
             : $rules->figure('rain_on_wall') *
                     self::height($exposure) *
-                    (float) $rules->cell('rain_deposition', $exposure->over, 'factor') *
+                    (float) $rules->cell('rain_deposition', $exposure->over->value, 'factor') *
                     $month->wind *
                     $month->rain *
                     self::ANY_DIRECTION;
@@ -46,10 +46,10 @@ final class RainLoad
         $rules = RuleFigures::of('practice');
         foreach (['10', '15', '20', '30', '40'] as $to) {
             if ($exposure->height <= (float) $to) {
-                return (float) $rules->cell('rain_exposure', $to, $exposure->terrain);
+                return (float) $rules->cell('rain_exposure', $to, $exposure->terrain->value);
             }
         }
 
-        return (float) $rules->cell('rain_exposure', '50', $exposure->terrain);
+        return (float) $rules->cell('rain_exposure', '50', $exposure->terrain->value);
     }
 }

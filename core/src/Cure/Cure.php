@@ -10,13 +10,12 @@ use Apron\Assembly\Assembly;
 final readonly class Cure
 {
     /**
-     * @param  'thickness'|'permeance'|'material'|'method'  $kind
      * @param  array<string, float|int|string>  $figures  for the words of it
      * @param  list<array{x: float, y: float, clears: bool}>  $curve  by what is changed: mm, or ng/(Pa·s·m²)
      * @param  Assembly|null  $assembly  with the change made; null where nothing within reach clears it
      */
     public function __construct(
-        public string $kind,
+        public CureKind $kind,
         public string $layer,
         public array $figures,
         public ?float $from,
@@ -30,13 +29,13 @@ final readonly class Cure
     public function code(): string
     {
         return 'cure.'.
-            $this->kind.
+            $this->kind->value.
             match (true) {
-                $this->kind === 'thickness' && $this->to === null => '.none',
-                $this->kind === 'permeance' && $this->to === null => '.none',
-                $this->kind === 'permeance' && $this->assembly === null => '.unbuilt',
-                $this->kind === 'permeance' && $this->layer === '' => '.add',
-                $this->kind === 'permeance' && $this->to > (float) $this->from => '.open',
+                $this->kind === CureKind::Thickness && $this->to === null => '.none',
+                $this->kind === CureKind::Permeance && $this->to === null => '.none',
+                $this->kind === CureKind::Permeance && $this->assembly === null => '.unbuilt',
+                $this->kind === CureKind::Permeance && $this->layer === '' => '.add',
+                $this->kind === CureKind::Permeance && $this->to > (float) $this->from => '.open',
                 default => '',
             };
     }

@@ -86,7 +86,7 @@ final class CureSearch
                     ],
             'cures' => array_map(
                 fn (Cure $cure): array => [
-                    'kind' => $cure->kind,
+                    'kind' => $cure->kind->value,
                     'layer' => $cure->layer,
                     'title' => $words->text($cure->code(), 'title', $cure->figures),
                     'from' => $cure->from,
@@ -119,7 +119,7 @@ final class CureSearch
                 $assessed = new AssemblyAssessment($this->brief, $changed);
                 if ($assessed->heat->method === $method->value) {
                     $cures[] = new Cure(
-                        'method',
+                        CureKind::Method,
                         $layer->id,
                         [
                             'layer' => $layer->material->name,
@@ -181,7 +181,7 @@ final class CureSearch
         $whole = $to === null ? null : ($to > $from ? ceil($to) : floor($to));
 
         return new Cure(
-            'thickness',
+            CureKind::Thickness,
             $layer->id,
             ['layer' => $layer->material->name, 'from_mm' => $from] + ($whole === null ? [] : ['to_mm' => $whole]),
             $from,
@@ -230,7 +230,7 @@ final class CureSearch
 
         return [
             new Cure(
-                'permeance',
+                CureKind::Permeance,
                 $at === null ? '' : $this->assembly->layers[$at]->id,
                 $figures,
                 $at === null ? null : $now,
@@ -284,7 +284,7 @@ final class CureSearch
             usort($passing, fn (array $a, array $b): int => $a['far'] <=> $b['far']);
             foreach (array_slice($passing, 0, self::MOST_MATERIALS) as $row) {
                 $cures[] = new Cure(
-                    'material',
+                    CureKind::Material,
                     $layer->id,
                     ['layer' => $layer->material->name, 'material' => $row['material']->name],
                     null,

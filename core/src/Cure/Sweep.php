@@ -9,6 +9,7 @@ use Apron\Brief\Brief;
 use Apron\Climate\Climate;
 use Apron\Judgement\AssemblyAssessment;
 use Apron\Rules\Severity;
+use Apron\Vapour\YearVerdict;
 
 /** One thickness of one layer taken from thin to thick in each of several climates, all else as the project has it. */
 final class Sweep
@@ -65,7 +66,7 @@ final class Sweep
         return [
             'mm' => $mm,
             'peak_g_m2' => 1000 * ($assessed->year?->most() ?? 0.0),
-            'verdict' => $assessed->year?->verdict() ?? 'dry',
+            'verdict' => ($assessed->year?->verdict() ?? YearVerdict::Dry)->value,
             'worst' => $worst->value,
             'u_w_m2k' => $assessed->heat->overallU(),
             'plane_margin_k' => $margin,

@@ -21,12 +21,12 @@ final readonly class Fault
      * `open`, `repaired` (awaiting its re-inspection) or `closed`. A repair that failed its re-inspection is open
      * again.
      */
-    public function state(): string
+    public function state(): FaultState
     {
         return match (true) {
-            $this->reinspected?->passes === true => 'closed',
-            $this->repaired !== null && $this->reinspected === null => 'repaired',
-            default => 'open',
+            $this->reinspected?->passes === true => FaultState::Closed,
+            $this->repaired !== null && $this->reinspected === null => FaultState::Repaired,
+            default => FaultState::Open,
         };
     }
 }

@@ -67,9 +67,9 @@ final class SiteFindings
             }
         }
         foreach ($record->faults() as $fault) {
-            if ($fault->state() !== 'closed') {
-                $code = $fault->state() === 'open' ? 'site.fault-open' : 'site.fault-repaired';
-                $severity = $fault->state() === 'open' ? $fault->severity : Severity::Caution;
+            if ($fault->state() !== FaultState::Closed) {
+                $code = $fault->state() === FaultState::Open ? 'site.fault-open' : 'site.fault-repaired';
+                $severity = $fault->state() === FaultState::Open ? $fault->severity : Severity::Caution;
                 $findings[] = new Finding(
                     $code,
                     $severity,

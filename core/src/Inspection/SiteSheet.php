@@ -48,7 +48,7 @@ final class SiteSheet
             'faults' => array_map(
                 fn (Fault $fault): array => [
                     'id' => $fault->raised->id,
-                    'state' => $fault->state(),
+                    'state' => $fault->state()->value,
                     'severity' => $fault->severity->value,
                     'raised' => $write($fault->raised),
                     'repaired' => $fault->repaired === null ? null : $write($fault->repaired),

@@ -44,7 +44,7 @@ final readonly class Example
             'about' => $this->about,
             'climate' => $this->project->brief->climate?->name,
             'u_w_m2k' => $assessed->heat->overallU(),
-            'year' => $assessed->year?->verdict(),
+            'year' => $assessed->year?->verdict()->value,
             'worst' => $said[0]->severity->value,
             'says' => array_map(fn (Finding $f): string => $words->of($f)['title'], array_slice($said, 0, 2)),
             'assembly' => AssemblyFormat::write($this->project->assemblies[0]),

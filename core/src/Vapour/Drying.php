@@ -86,8 +86,7 @@ final readonly class Drying
         return min(array_map(fn (array $month): float => $month['inward'] + $month['outward'], $this->months));
     }
 
-    /** @return 'both'|'outward'|'inward'|'hardly' */
-    public function way(): string
+    public function way(): DryingWay
     {
         $limit = RuleFigures::of('practice')->figure('hardly_dries_g_m2_year') / 1000;
         $share = RuleFigures::of('physics')->figure('one_way_share');
@@ -97,10 +96,10 @@ final readonly class Drying
         ];
 
         return match (true) {
-            $in + $out < $limit => 'hardly',
-            $in < $share * $out => 'outward',
-            $out < $share * $in => 'inward',
-            default => 'both',
+            $in + $out < $limit => DryingWay::Hardly,
+            $in < $share * $out => DryingWay::Outward,
+            $out < $share * $in => DryingWay::Inward,
+            default => DryingWay::Both,
         };
     }
 
@@ -147,7 +146,7 @@ final readonly class Drying
             'layer' => $this->layer->id,
             'inward_permeance_ng_pa_s_m2' => $this->inwardPermeance,
             'outward_permeance_ng_pa_s_m2' => $this->outwardPermeance,
-            'way' => $this->way(),
+            'way' => $this->way()->value,
             'months' => array_map(
                 fn (array $month): array => [
                     'inward_g_m2' => 1000 * $month['inward'],

@@ -52,19 +52,18 @@ final class MoistureYear
         $this->run();
     }
 
-    /** @return 'dry'|'dries'|'accumulates' */
-    public function verdict(): string
+    public function verdict(): YearVerdict
     {
         if ($this->startingMonth === null) {
-            return 'dry';
+            return YearVerdict::Dry;
         }
         foreach ($this->accumulated as $ends) {
             if ($ends[11] >= self::DRY) {
-                return 'accumulates';
+                return YearVerdict::Accumulates;
             }
         }
 
-        return 'dries';
+        return YearVerdict::Dries;
     }
 
     /** Greatest amount at one month's end at one plane, kg/m². */
@@ -116,7 +115,7 @@ final class MoistureYear
             ];
         }
 
-        return ['planes' => $planes, 'verdict' => $this->verdict()];
+        return ['planes' => $planes, 'verdict' => $this->verdict()->value];
     }
 
     /**

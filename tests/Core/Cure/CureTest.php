@@ -63,7 +63,7 @@ it('finds cures that clear the finding when they are really made, and bring no n
 it('finds the smallest thickness: a millimetre less does not clear it', function (string $code) {
     [$project, $finding, $search] = curesOf($code);
     $cure = array_values(
-        array_filter($search->all(), fn (Cure $c) => $c->kind === 'thickness' && $c->layer === 'l5'),
+        array_filter($search->all(), fn (Cure $c) => $c->kind->value === 'thickness' && $c->layer === 'l5'),
     )[0];
     $wall = $cure->assembly;
     $at = array_search('l5', array_column($wall->layers, 'id'), true);
@@ -77,7 +77,7 @@ it('finds the smallest thickness: a millimetre less does not clear it', function
 it('draws its curve by the same figure as the finding, crossing the limit where it clears', function () {
     [, $finding, $search] = curesOf('year.dries');
     $cure = array_values(
-        array_filter($search->all(), fn (Cure $c) => $c->kind === 'thickness' && $c->layer === 'l5'),
+        array_filter($search->all(), fn (Cure $c) => $c->kind->value === 'thickness' && $c->layer === 'l5'),
     )[0];
     $measure = $search->measure();
     expect($measure->figure)
@@ -93,7 +93,7 @@ it('draws its curve by the same figure as the finding, crossing the limit where 
 
 it('looks for the greatest permeance inside, and names a retarder of the library that is tight enough', function () {
     [, , $search] = curesOf('year.dries');
-    $cure = array_values(array_filter($search->all(), fn (Cure $c) => $c->kind === 'permeance'))[0];
+    $cure = array_values(array_filter($search->all(), fn (Cure $c) => $c->kind->value === 'permeance'))[0];
     $added = array_values(array_filter($cure->assembly->layers, fn ($l) => $l->id === 'retarder'))[0];
     expect($cure->to)
         ->toBeGreaterThan(0.5)
@@ -105,7 +105,7 @@ it('looks for the greatest permeance inside, and names a retarder of the library
 
 it('offers the methods for steel, and nothing that changes the wall less truly', function () {
     [$project, , $search] = curesOf('heat.method-out-of-range');
-    $methods = array_values(array_filter($search->all(), fn (Cure $c) => $c->kind === 'method'));
+    $methods = array_values(array_filter($search->all(), fn (Cure $c) => $c->kind->value === 'method'));
     expect(array_map(fn (Cure $c) => $c->figures['method'], $methods))->toBe(['correction-factor', 'weighted-limits']);
     $assessed = new AssemblyAssessment($project->brief, $methods[0]->assembly);
     expect($assessed->heat->method)

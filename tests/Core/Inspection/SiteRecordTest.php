@@ -100,7 +100,7 @@ it('comes to the same whatever order the events arrive in', function () {
         $record = new SiteRecord(events(...$rows));
         $states[] = [
             array_map(fn ($r) => $r->id, $record->readings('o.lap')),
-            array_map(fn ($f) => [$f->raised->id, $f->state(), $f->repaired?->words], $record->faults()),
+            array_map(fn ($f) => [$f->raised->id, $f->state()->value, $f->repaired?->words], $record->faults()),
         ];
     }
     expect(array_unique($states, SORT_REGULAR))
@@ -138,7 +138,7 @@ it('opens a fault again when its re-inspection fails, and closes it when it pass
             ],
         ),
     );
-    expect($record->faults()[0]->state())->toBe($state);
+    expect($record->faults()[0]->state()->value)->toBe($state);
 })->with([[true, 'closed'], [false, 'open']]);
 
 it('asks of an opening what it draws, against the least it names', function () {
@@ -203,6 +203,6 @@ it(
                 ],
             ),
         );
-        expect($record->faults()[0]->state())->toBe('repaired');
+        expect($record->faults()[0]->state()->value)->toBe('repaired');
     },
 );

@@ -299,7 +299,7 @@ it('dries a layer through what lies on either side: permeances in series (arithm
         ->toEqualWithDelta(200 / (0.4375 + 0.1 + 0.127), 1e-6)
         ->and($plywood->outwardPermeance)
         ->toEqualWithDelta(200 / (0.4375 + 3.6), 1e-6)
-        ->and($plywood->way())
+        ->and($plywood->way()->value)
         ->toBe('both');
     foreach ($plywood->months as $month) {
         expect(min($month))->toBeGreaterThanOrEqual(0.0);
@@ -319,9 +319,9 @@ it(
             ->toEqualWithDelta(12.732, 1e-3)
             ->and(RainLoad::pastCladding($month, new Exposure))
             ->toEqualWithDelta(0.12732, 1e-5)
-            ->and(RainLoad::onWall($month, new Exposure(over: 'eaves')))
+            ->and(RainLoad::onWall($month, new Exposure(over: Apron\Assembly\Overhead::Eaves)))
             ->toEqualWithDelta(12.732 * 0.7, 1e-3)
-            ->and(RainLoad::onWall($month, new Exposure(60, 'severe')))
+            ->and(RainLoad::onWall($month, new Exposure(60, Apron\Assembly\Terrain::Severe)))
             ->toEqualWithDelta(12.732 * 1.5, 1e-3)
             ->and(RainLoad::onWall(new Month(10, 80), new Exposure))
             ->toBeNull();

@@ -76,7 +76,7 @@ it('conserves water: every month’s change adds up to what is left, and nothing
             ->and($plane['peak_g_m2'])
             ->toBe(max(array_column($plane['months'], 'accumulated_g_m2')));
     }
-    expect($year->verdict())->toBeIn(['dry', 'dries', 'accumulates']);
+    expect($year->verdict()->value)->toBeIn(['dry', 'dries', 'accumulates']);
 })->with(range(1, 25));
 
 it('starts in a month that condenses after one that does not, across the turn of the year', function () {
@@ -90,15 +90,15 @@ it('starts in a month that condenses after one that does not, across the turn of
         ->toBeGreaterThan(0)
         ->and($months[11]['month'])
         ->toBe($months[0]['month'] - 1)
-        ->and($year->verdict())
+        ->and($year->verdict()->value)
         ->toBe('dries');
 });
 
 it('is dry behind a tight inner layer, and accumulates behind a tight outer one in an even cold', function () {
-    expect(yearOf([[0.25, 10, 12.5], [0.2, 100000, 0.5], [0.04, 1, 140], [0.13, 20, 12]], 40)->verdict())->toBe('dry');
+    expect(yearOf([[0.25, 10, 12.5], [0.2, 100000, 0.5], [0.04, 1, 140], [0.13, 20, 12]], 40)->verdict()->value)->toBe('dry');
     $project = readProject(wallFile([[0.04, 1, 140], [0.13, 5000, 12]]));
     $year = (new AssemblyAssessment($project->brief, $project->assemblies[0]))->year;
-    expect($year->startingMonth)->toBe(0)->and($year->verdict())->toBe('accumulates');
+    expect($year->startingMonth)->toBe(0)->and($year->verdict()->value)->toBe('accumulates');
 });
 
 it('changes nothing when a layer is split where a slice ends', function (int $seed) {

@@ -12,6 +12,7 @@ use Apron\Rules\Finding;
 use Apron\Rules\RuleFigures;
 use Apron\Rules\Severity;
 use Apron\Rules\Source;
+use Apron\Vapour\YearVerdict;
 
 /** What a year of months comes to: dry, wet and dry again, or wetter every year. */
 final class CondensationYear implements Rule
@@ -45,13 +46,13 @@ final class CondensationYear implements Rule
                 ),
             ];
         }
-        if ($verdict === 'dry' || $wettest === null) {
+        if ($verdict === YearVerdict::Dry || $wettest === null) {
             return [new Finding('year.dry', Severity::Pass, $subject, [], $source)];
         }
         [$suffix, $place] = Place::of($assembly, $year->path, $wettest);
         $peak = $year->peak($wettest) * 1000;
         $figures = $place + ['peak_g_m2' => $peak, 'residue_g_m2' => $year->accumulated[$wettest][11] * 1000];
-        if ($verdict === 'accumulates') {
+        if ($verdict === YearVerdict::Accumulates) {
             return [new Finding("year.accumulates.$suffix", Severity::Fail, $subject, $figures, $source)];
         }
         $runs = $peak > RuleFigures::of('controls')->figure('runoff_g_m2');

@@ -10,6 +10,7 @@ use Apron\Rules\Finding;
 use Apron\Rules\RuleFigures;
 use Apron\Rules\Severity;
 use Apron\Rules\Source;
+use Apron\Vapour\DryingWay;
 
 /** Which layers that water harms hardly dry once they are wet, and how much rain may leak in to each. */
 final class DryingLayers implements Rule
@@ -33,7 +34,7 @@ final class DryingLayers implements Rule
             ];
             $source = Source::computed('diffusion from saturation at its middle, month by month');
             if (
-                $drying->way() === 'hardly' &&
+                $drying->way() === DryingWay::Hardly &&
                 ! in_array($subject, $said, true) &&
                 $drying->layer->material->harmedByWater()
             ) {
