@@ -5,7 +5,9 @@ declare(strict_types=1);
 it('writes no line wider than 120 characters, but for a text that stands in one', function () {
     $root = dirname(__DIR__, 2);
     $wide = [];
-    foreach (explode("\n", trim((string) shell_exec('cd '.escapeshellarg($root).' && git ls-files "*.php"'))) as $file) {
+    foreach (
+        explode("\n", trim((string) shell_exec('cd '.escapeshellarg($root).' && git ls-files "*.php"'))) as $file
+    ) {
         foreach (file("$root/$file", FILE_IGNORE_NEW_LINES) ?: [] as $i => $line) {
             $text = preg_match('/([\'"])(?:(?!\1).){60,}\1/u', $line) === 1 || str_ends_with($file, '.blade.php');
             if (mb_strlen($line) > 120 && ! $text) {
@@ -67,5 +69,23 @@ it('keeps the steps of the interface apart', function () {
         $own = basename(dirname($file));
         preg_match_all("#from '\.\./([a-z]+)/#", file_get_contents($file), $others);
         expect(array_diff($others[1], [$own]))->toBe([], basename($file));
+    }
+});
+
+it('describes every folder of the core, above those that use it', function () {
+    $text = (string) file_get_contents(dirname(__DIR__, 2).'/docs/architecture.md');
+    $table = substr($text, (int) strpos($text, '## The core'), 4000);
+    preg_match_all('/`(\w+)\/`/', implode("\n", preg_grep('/^\| `/', explode("\n", $table))), $named);
+    $order = array_flip($named[1]);
+    $root = dirname(__DIR__, 2).'/core/src/';
+    expect(array_diff(array_map(basename(...), glob("$root*", GLOB_ONLYDIR)), $named[1]))->toBe([]);
+    foreach (
+        new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root, FilesystemIterator::SKIP_DOTS)) as $file
+    ) {
+        $own = explode('/', substr($file->getPathname(), strlen($root)))[0];
+        preg_match_all('/Apron\\\\(\w+)\\\\/', php_strip_whitespace($file->getPathname()), $uses);
+        foreach (array_unique($uses[1]) as $used) {
+            expect($order[$used])->toBeLessThanOrEqual($order[$own], "{$file->getFilename()} uses $used");
+        }
     }
 });

@@ -65,7 +65,9 @@ it('keeps the string below saturation, convex, and touching only where it must',
     }
 })->with(range(1, 12));
 
-it('conserves water: every month’s change adds up to what is left, and nothing goes below zero', function (int $seed) {
+it('conserves water: every month’s change adds up to what is left, and nothing goes below zero', function (
+    int $seed,
+) {
     mt_srand($seed);
     $year = yearOf(randomLayers(), mt_rand(30, 75));
     foreach ($year->toArray()['planes'] as $plane) {
@@ -95,7 +97,9 @@ it('starts in a month that condenses after one that does not, across the turn of
 });
 
 it('is dry behind a tight inner layer, and accumulates behind a tight outer one in an even cold', function () {
-    expect(yearOf([[0.25, 10, 12.5], [0.2, 100000, 0.5], [0.04, 1, 140], [0.13, 20, 12]], 40)->verdict()->value)->toBe('dry');
+    expect(
+        yearOf([[0.25, 10, 12.5], [0.2, 100000, 0.5], [0.04, 1, 140], [0.13, 20, 12]], 40)->verdict()->value,
+    )->toBe('dry');
     $project = readProject(wallFile([[0.04, 1, 140], [0.13, 5000, 12]]));
     $year = (new AssemblyAssessment($project->brief, $project->assemblies[0]))->year;
     expect($year->startingMonth)->toBe(0)->and($year->verdict()->value)->toBe('accumulates');
