@@ -51,7 +51,7 @@ final class EventIntake
                 continue;
             }
             $this->demandReferences($nodes[$i], $event);
-            if ($event->kind === EventKind::Reading && $event->asked === null) {
+            if ($event->reading() !== null && $event->reading()->asked === null) {
                 $row = $this->asked->put($row);
             }
             $write($row);
@@ -83,7 +83,10 @@ final class EventIntake
         $this->known = $this->project->siteEvents()->whereIn('event', $ids)->pluck('content', 'event')->all();
         $named = array_merge(
             $ids,
-            ...array_map(fn (CoreEvent $e): array => array_filter([$e->visit, $e->supersedes, $e->fault]), $events),
+            ...array_map(
+                fn (CoreEvent $e): array => array_filter([$e->visit, $e->reading()?->supersedes, $e->fault]),
+                $events,
+            ),
         );
         $this->kinds = $this->project
             ->siteEvents()
@@ -128,7 +131,10 @@ final class EventIntake
         if ($event->kind !== EventKind::Visit && ($this->kinds[$event->visit] ?? null) !== EventKind::Visit->value) {
             $node->get('visit')->refuse('the id of a visit event');
         }
-        if ($event->supersedes !== null && ($this->kinds[$event->supersedes] ?? null) !== EventKind::Reading->value) {
+        if (
+            $event->reading()?->supersedes !== null &&
+            ($this->kinds[$event->reading()->supersedes] ?? null) !== EventKind::Reading->value
+        ) {
             $node->get('supersedes')->refuse('the id of a reading');
         }
         if ($event->fault !== null && ($this->kinds[$event->fault] ?? null) !== EventKind::FaultRaised->value) {

@@ -13,9 +13,9 @@ final readonly class Asked
     public function __construct(
         /** the check's words as they were shown */
         public string $title,
-        /** mm; null for a look */
-        public ?float $least,
-        /** mm as drawn; null for a look */
+        /** null for a look */
+        public ?Bounds $bounds,
+        /** as drawn, mm; null for a look */
         public ?float $drawn,
         /** of the core and its figures, and of the catalogue */
         public string $edition,
@@ -24,6 +24,6 @@ final readonly class Asked
 
     public static function by(Check $check, string $title, string $edition): self
     {
-        return new self($title, $check->least, $check->drawn, $edition);
+        return new self($title, $check->bounds, $check->drawn, $edition);
     }
 }

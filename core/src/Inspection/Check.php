@@ -20,8 +20,8 @@ final readonly class Check
         public int $step,
         /** mm as drawn; null for a look */
         public ?float $drawn,
-        /** mm; null for a look */
-        public ?float $least,
+        /** what is asked of a reading; null for a look */
+        public ?Bounds $bounds,
         /** where it is on the drawing, for the sketch: facet and the measured stretch */
         public ?Measured $measured,
     ) {

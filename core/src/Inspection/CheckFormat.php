@@ -37,7 +37,7 @@ final class CheckFormat
             'when_failing' => $words->text($code, 'remedy'),
             'instrument' => $words->text($code, 'instrument'),
             'drawn_mm' => $check->drawn,
-            'least_mm' => $check->least,
+            'least_mm' => $check->bounds?->least,
             'measured' => $check->measured?->toArray(),
         ];
     }
@@ -67,6 +67,8 @@ final class CheckFormat
 
     private static function title(Check $check, Words $words): string
     {
-        return trim($words->text("check.$check->what", 'title').($check->place === '' ? '' : ', '.$check->place));
+        return trim(
+            $words->text("check.$check->what", 'title').($check->place === '' ? '' : ', '.$check->place),
+        );
     }
 }

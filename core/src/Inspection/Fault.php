@@ -23,8 +23,10 @@ final readonly class Fault
      */
     public function state(): FaultState
     {
+        $looked = $this->reinspected?->says;
+
         return match (true) {
-            $this->reinspected?->passes === true => FaultState::Closed,
+            $looked instanceof FaultReinspected && $looked->passes => FaultState::Closed,
             $this->repaired !== null && $this->reinspected === null => FaultState::Repaired,
             default => FaultState::Open,
         };

@@ -211,7 +211,7 @@ final class OpeningChecks
             $place,
             $step ?? $piece->step,
             $drawn,
-            $least,
+            Bounds::atLeast($least),
             $measured,
         );
     }

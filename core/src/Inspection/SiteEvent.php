@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace Apron\Inspection;
 
-use Apron\Rules\Severity;
-
-/** One observation, with the id that the phone gave it. */
+/** One observation, with the id that the phone gave it: what any may say, and what its kind says. */
 final readonly class SiteEvent
 {
-    /** @param  list<string>  $photographs SHA-256 of each, in hexadecimal */
+    /** @param  list<string>  $photographs  SHA-256 of each, in hexadecimal */
     public function __construct(
         public string $id,
         public EventKind $kind,
@@ -21,23 +19,18 @@ final readonly class SiteEvent
         /** the account that sent it, beside the name it had then; null where an earlier version wrote it */
         public ?string $account,
         public ?string $check,
-        /** mm */
-        public ?float $value,
-        public ?string $typed,
-        /** of a look: whether it is as it should be */
-        public ?bool $holds,
-        public ?string $instrument,
-        /** the reading this one corrects */
-        public ?string $supersedes,
-        /** the event that raised the fault this one is about; its own for a raising */
-        public ?string $fault,
-        public ?Severity $severity,
         public ?string $words,
-        public ?bool $passes,
+        /** the event that raised the fault this one is about */
+        public ?string $fault,
         public array $photographs,
-        /** of a reading; null where an earlier version wrote it */
-        public ?Asked $asked,
+        /** null where the kind says nothing more */
+        public Reading|FaultRaised|FaultReinspected|null $says,
     ) {
+    }
+
+    public function reading(): ?Reading
+    {
+        return $this->says instanceof Reading ? $this->says : null;
     }
 
     /** Times of one length, so that they sort as text: phones send thousandths of a second and files may not. */

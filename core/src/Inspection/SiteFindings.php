@@ -59,7 +59,7 @@ final class SiteFindings
                     $verdict->severity,
                     'site/checks/'.$id,
                     [
-                        'title' => $readings[0]->asked->title ?? (string) $id,
+                        'title' => $readings[0]->reading()?->asked->title ?? (string) $id,
                         'count' => $verdict->count,
                     ],
                     Source::computed('site record'),
@@ -92,23 +92,47 @@ final class SiteFindings
     {
         $severity = $verdict->severity ?? Severity::Pass;
         $subject = 'site/checks/'.$check->id;
-        $figures = ['detail' => $title, 'what' => $check->what, 'place' => $check->place, 'count' => $verdict->count];
+        $figures = [
+            'detail' => $title,
+            'what' => $check->what,
+            'place' => $check->place,
+            'count' => $verdict->count,
+        ];
         // The worst of them, against what it was asked then.
         $worst = array_values(
             array_filter($readings, fn (SiteEvent $r): bool => Verdict::judge($check, $r) === $severity),
         );
-        usort($worst, fn (SiteEvent $a, SiteEvent $b): int => ($a->value ?? 0.0) <=> ($b->value ?? 0.0));
-        $least = isset($worst[0]->asked) ? $worst[0]->asked->least : $check->least;
-        $read = $worst[0]->value ?? null;
+        $value = fn (SiteEvent $event): float => $event->reading()->value ?? 0.0;
+        usort($worst, fn (SiteEvent $a, SiteEvent $b): int => $value($a) <=> $value($b));
+        $reading = ($worst[0] ?? null)?->reading();
+        $bounds = $reading?->asked === null ? $check->bounds : $reading->asked->bounds;
+        $read = $reading?->value;
+        if ($bounds === null || $read === null) {
+            return new Finding('site.look-fails', $severity, $subject, $figures, Source::commonPractice());
+        }
+        if ($bounds->unit !== ReadingUnit::Millimetre || $bounds->least === null || $read > $bounds->least) {
+            $bound = $bounds->most !== null && $read > $bounds->most ? $bounds->most : (float) $bounds->least;
+            $figures += [
+                'read' => (string) round($read, 2),
+                'bound' => (string) round($bound, 2),
+                'unit' => $bounds->unit->value,
+            ];
 
-        return $least === null || $read === null
-            ? new Finding('site.look-fails', $severity, $subject, $figures, Source::commonPractice())
-            : new Finding(
-                'site.reading-short',
+            return new Finding(
+                'site.reading-out',
                 $severity,
                 $subject,
-                $figures + ['read_mm' => $read, 'least_mm' => $least, 'short_mm' => $least - $read],
-                Source::computed('least lap of the detail'),
+                $figures,
+                Source::computed('bounds of the check'),
             );
+        }
+
+        return new Finding(
+            'site.reading-short',
+            $severity,
+            $subject,
+            $figures + ['read_mm' => $read, 'least_mm' => $bounds->least, 'short_mm' => $bounds->least - $read],
+            Source::computed('least lap of the detail'),
+        );
     }
 }

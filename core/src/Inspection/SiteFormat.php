@@ -13,26 +13,29 @@ use Apron\Rules\Severity;
 /** The site record as `apron-project/1` writes it: its events, by time and then id. */
 final class SiteFormat
 {
-    private const KEYS = [
-        'id',
-        'kind',
-        'visit',
-        'at',
-        'by',
-        'account',
-        'check',
-        'value_mm',
-        'typed',
-        'holds',
-        'instrument',
-        'supersedes',
-        'fault',
-        'severity',
-        'words',
-        'passes',
-        'photographs',
-        'asked',
+    /** What an event of any kind may say. */
+    private const ANY = ['id', 'kind', 'visit', 'at', 'by', 'account', 'check', 'words', 'fault', 'photographs'];
+
+    /** What only a kind says. */
+    private const OWN = [
+        'visit' => [],
+        'reading' => ['value_mm', 'value', 'unit', 'typed', 'holds', 'instrument', 'supersedes', 'asked'],
+        'photograph' => [],
+        'fault-raised' => ['severity'],
+        'fault-repaired' => [],
+        'fault-reinspected' => ['passes'],
     ];
+
+    private const NEEDED = [
+        'visit' => [],
+        'reading' => ['visit', 'check'],
+        'photograph' => ['visit', 'photographs'],
+        'fault-raised' => ['visit', 'severity', 'words'],
+        'fault-repaired' => ['visit', 'fault', 'words'],
+        'fault-reinspected' => ['visit', 'fault', 'passes'],
+    ];
+
+    private const MOST = 100000;
 
     /** Nothing was seen on a site before there were sites to write it down, nor will be for a while. */
     private const YEARS = [1990, 2099];
@@ -65,23 +68,12 @@ final class SiteFormat
     /** @throws FileRefused */
     public static function event(Node $node): SiteEvent
     {
-        $node->object(self::KEYS, ['id', 'kind', 'at', 'by']);
-        $kind = $node->get('kind')->oneOf(EventKind::class);
+        $kind = $node
+            ->object(array_merge(self::ANY, ...array_values(self::OWN)), ['id', 'kind', 'at', 'by'])
+            ->get('kind')
+            ->oneOf(EventKind::class);
+        $node->object([...self::ANY, ...self::OWN[$kind->value]], self::NEEDED[$kind->value]);
         $id = $node->get('id')->id();
-        $value = $node->optional('value_mm')?->between(0, 100000, 'mm');
-        $holds = $node->optional('holds')?->boolean();
-        if ($kind === EventKind::Reading && ($value === null) === ($holds === null)) {
-            $node->refuse('either “value_mm” or “holds” on a reading', $value === null ? 'neither' : 'both');
-        }
-        $needed = match ($kind) {
-            EventKind::Visit => [],
-            EventKind::Reading => ['visit', 'check'],
-            EventKind::Photograph => ['visit', 'photographs'],
-            EventKind::FaultRaised => ['visit', 'severity', 'words'],
-            EventKind::FaultRepaired => ['visit', 'fault', 'words'],
-            EventKind::FaultReinspected => ['visit', 'fault', 'passes'],
-        };
-        $node->object(self::KEYS, $needed);
 
         return new SiteEvent(
             id: $id,
@@ -91,19 +83,42 @@ final class SiteFormat
             by: $node->get('by')->text(),
             account: $node->optional('account')?->id(),
             check: $node->optional('check')?->id(),
-            value: $value,
-            typed: $node->optional('typed')?->text(40),
-            holds: $holds,
-            instrument: $node->optional('instrument')?->text(),
-            supersedes: $node->optional('supersedes')?->id(),
-            fault: $node->optional('fault')?->id(),
-            severity: $node->optional('severity')?->oneOf(Severity::class),
             words: $node->optional('words')?->text(2000),
-            passes: $node->optional('passes')?->boolean(),
+            fault: $node->optional('fault')?->id(),
             photographs: array_map(
                 self::digest(...),
                 $node->optional('photographs')?->items($kind === EventKind::Photograph ? 1 : 0, 40) ?? [],
             ),
+            says: match ($kind) {
+                EventKind::Reading => self::reading($node),
+                EventKind::FaultRaised => new FaultRaised($node->get('severity')->oneOf(Severity::class)),
+                EventKind::FaultReinspected => new FaultReinspected($node->get('passes')->boolean()),
+                EventKind::Visit, EventKind::Photograph, EventKind::FaultRepaired => null,
+            },
+        );
+    }
+
+    private static function reading(Node $node): Reading
+    {
+        if ($node->has('value') !== $node->has('unit') || ($node->has('value') && $node->has('value_mm'))) {
+            $node->refuse('“value_mm”, or “value” with its “unit”');
+        }
+        $unit = $node->optional('unit')?->oneOf(ReadingUnit::class) ?? ReadingUnit::Millimetre;
+        $value =
+            $node->optional('value_mm')?->between(0, self::MOST, 'mm') ??
+            $node->optional('value')?->between(-self::MOST, self::MOST, $unit->value);
+        $holds = $node->optional('holds')?->boolean();
+        if (($value === null) === ($holds === null)) {
+            $node->refuse('either “value_mm” or “holds” on a reading', $value === null ? 'neither' : 'both');
+        }
+
+        return new Reading(
+            value: $value,
+            unit: $unit,
+            typed: $node->optional('typed')?->text(40),
+            holds: $holds,
+            instrument: $node->optional('instrument')?->text(),
+            supersedes: $node->optional('supersedes')?->id(),
             asked: self::asked($node->optional('asked')),
         );
     }
@@ -125,9 +140,6 @@ final class SiteFormat
             return null;
         }
         $text = fn (string $key): ?string => is_string($row[$key] ?? null) ? $row[$key] : null;
-        $truth = fn (string $key): ?bool => is_bool($row[$key] ?? null) ? $row[$key] : null;
-        $number = fn (mixed $value): ?float => is_int($value) || is_float($value) ? (float) $value : null;
-        $asked = is_array($row['asked'] ?? null) ? $row['asked'] : null;
         $photographs = is_array($row['photographs'] ?? null)
             ? array_values(array_filter($row['photographs'], is_string(...)))
             : [];
@@ -140,30 +152,63 @@ final class SiteFormat
             by: $row['by'],
             account: $text('account'),
             check: $text('check'),
-            value: $number($row['value_mm'] ?? null),
+            words: $text('words'),
+            fault: $text('fault'),
+            photographs: $photographs,
+            says: match ($kind) {
+                EventKind::Reading => self::writtenReading($row, $text),
+                EventKind::FaultRaised => new FaultRaised(
+                    Severity::tryFrom($text('severity') ?? '') ?? Severity::Caution,
+                ),
+                EventKind::FaultReinspected => new FaultReinspected(($row['passes'] ?? null) === true),
+                EventKind::Visit, EventKind::Photograph, EventKind::FaultRepaired => null,
+            },
+        );
+    }
+
+    /**
+     * @param  array<mixed>  $row
+     * @param  \Closure(string): ?string  $text
+     */
+    private static function writtenReading(array $row, \Closure $text): Reading
+    {
+        $number = fn (mixed $value): ?float => is_int($value) || is_float($value) ? (float) $value : null;
+        $asked = is_array($row['asked'] ?? null) ? $row['asked'] : [];
+        [$title, $edition] = [$asked['title'] ?? null, $asked['edition'] ?? null];
+        $unit = fn (mixed $said): ReadingUnit => is_string($said)
+            ? ReadingUnit::tryFrom($said) ?? ReadingUnit::Millimetre
+            : ReadingUnit::Millimetre;
+        [$least, $most] = [
+            $number($asked['least_mm'] ?? ($asked['least'] ?? null)),
+            $number($asked['most_mm'] ?? ($asked['most'] ?? null)),
+        ];
+
+        return new Reading(
+            value: $number($row['value_mm'] ?? ($row['value'] ?? null)),
+            unit: $unit($row['unit'] ?? null),
             typed: $text('typed'),
-            holds: $truth('holds'),
+            holds: is_bool($row['holds'] ?? null) ? $row['holds'] : null,
             instrument: $text('instrument'),
             supersedes: $text('supersedes'),
-            fault: $text('fault'),
-            severity: Severity::tryFrom($text('severity') ?? ''),
-            words: $text('words'),
-            passes: $truth('passes'),
-            photographs: $photographs,
-            asked: $asked === null || ! is_string($asked['title'] ?? null) || ! is_string($asked['edition'] ?? null)
-                ? null
-                : new Asked(
-                    $asked['title'],
-                    $number($asked['least_mm'] ?? null),
+            asked: is_string($title) && is_string($edition)
+                ? new Asked(
+                    $title,
+                    $least === null && $most === null
+                        ? null
+                        : Bounds::of($least, $most, $unit($asked['unit'] ?? null)),
                     $number($asked['drawn_mm'] ?? null),
-                    $asked['edition'],
-                ),
+                    $edition,
+                )
+                : null,
         );
     }
 
     /** @return array<string, mixed> */
     public static function write(SiteEvent $event): array
     {
+        [$says, $reading] = [$event->says, $event->reading()];
+        $mm = $reading?->unit === ReadingUnit::Millimetre;
+
         return Written::without([
             'id' => $event->id,
             'kind' => $event->kind->value,
@@ -172,40 +217,63 @@ final class SiteFormat
             'by' => $event->by,
             'account' => $event->account,
             'check' => $event->check,
-            'value_mm' => $event->value,
-            'typed' => $event->typed,
-            'holds' => $event->holds,
-            'instrument' => $event->instrument,
-            'supersedes' => $event->supersedes,
+            'value_mm' => $mm ? $reading->value : null,
+            'value' => $mm ? null : $reading?->value,
+            'unit' => $mm ? null : $reading?->unit->value,
+            'typed' => $reading?->typed,
+            'holds' => $reading?->holds,
+            'instrument' => $reading?->instrument,
+            'supersedes' => $reading?->supersedes,
             'fault' => $event->fault,
-            'severity' => $event->severity?->value,
+            'severity' => $says instanceof FaultRaised ? $says->severity->value : null,
             'words' => $event->words,
-            'passes' => $event->passes,
+            'passes' => $says instanceof FaultReinspected ? $says->passes : null,
             'photographs' => $event->photographs,
-            'asked' => $event->asked === null ? null : self::writeAsked($event->asked),
+            'asked' => $reading?->asked === null ? null : self::writeAsked($reading->asked),
         ]);
     }
 
     private static function asked(?Node $node): ?Asked
     {
-        $node?->object(['title', 'least_mm', 'drawn_mm', 'edition'], ['title', 'edition']);
+        $bounds = ['least_mm', 'most_mm', 'least', 'most', 'unit'];
+        $node?->object(['title', ...$bounds, 'drawn_mm', 'edition'], ['title', 'edition']);
 
         return $node === null
             ? null
             : new Asked(
                 $node->get('title')->text(400),
-                $node->optional('least_mm')?->between(0, 100000, 'mm'),
-                $node->optional('drawn_mm')?->between(0, 100000, 'mm'),
+                self::bounds($node),
+                $node->optional('drawn_mm')?->between(0, self::MOST, 'mm'),
                 $node->get('edition')->text(),
             );
+    }
+
+    private static function bounds(Node $node): ?Bounds
+    {
+        $unit = $node->optional('unit')?->oneOf(ReadingUnit::class) ?? ReadingUnit::Millimetre;
+        $suffix = $unit === ReadingUnit::Millimetre ? '_mm' : '';
+        $from = $unit === ReadingUnit::Millimetre ? 0 : -self::MOST;
+        $least = $node->optional("least$suffix")?->between($from, self::MOST, $unit->value);
+        $most = $node->optional("most$suffix")?->between($from, self::MOST, $unit->value);
+        if ($least !== null && $most !== null && $least > $most) {
+            $node->get("most$suffix")->refuse("no less than the least, $least");
+        }
+
+        return $least === null && $most === null ? null : Bounds::of($least, $most, $unit);
     }
 
     /** @return array<string, mixed> */
     public static function writeAsked(Asked $asked): array
     {
+        $mm = $asked->bounds?->unit === ReadingUnit::Millimetre;
+
         return Written::without([
             'title' => $asked->title,
-            'least_mm' => $asked->least,
+            'least_mm' => $mm ? $asked->bounds->least : null,
+            'most_mm' => $mm ? $asked->bounds->most : null,
+            'least' => $mm ? null : $asked->bounds?->least,
+            'most' => $mm ? null : $asked->bounds?->most,
+            'unit' => $mm ? null : $asked->bounds?->unit->value,
             'drawn_mm' => $asked->drawn,
             'edition' => $asked->edition,
         ]);
@@ -217,7 +285,8 @@ final class SiteFormat
         if (($kinds[$event->visit] ?? null) !== EventKind::Visit) {
             $row->get('visit')->refuse('the id of a visit event');
         }
-        if ($event->supersedes !== null && ($kinds[$event->supersedes] ?? null) !== EventKind::Reading) {
+        $corrects = $event->reading()?->supersedes;
+        if ($corrects !== null && ($kinds[$corrects] ?? null) !== EventKind::Reading) {
             $row->get('supersedes')->refuse('the id of a reading');
         }
         if ($event->fault !== null && ($kinds[$event->fault] ?? null) !== EventKind::FaultRaised) {

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Apron\Inspection;
 
-use Apron\Rules\Severity;
-
 /** What the events on site come to. Order of arrival does not matter: they are taken by time, then id. */
 final class SiteRecord
 {
@@ -34,12 +32,13 @@ final class SiteRecord
         if ($this->standing === null) {
             $superseded = $standing = [];
             foreach ($this->events as $event) {
-                if ($event->supersedes !== null) {
-                    $superseded[$event->supersedes] = true;
+                $corrected = $event->reading()?->supersedes;
+                if ($corrected !== null) {
+                    $superseded[$corrected] = true;
                 }
             }
             foreach ($this->events as $event) {
-                if ($event->kind === EventKind::Reading && $event->check !== null && ! isset($superseded[$event->id])) {
+                if ($event->reading() !== null && $event->check !== null && ! isset($superseded[$event->id])) {
                     $standing[$event->check][] = $event;
                 }
             }
@@ -55,27 +54,28 @@ final class SiteRecord
         $faults = [];
         foreach ($this->events as $event) {
             $id = $event->fault ?? $event->id;
-            match ($event->kind) {
-                EventKind::FaultRaised => ($faults[$event->id] = new Fault(
+            $raised = $faults[$id] ?? null;
+            // A new repair waits for a new look.
+            $fault = match (true) {
+                $event->says instanceof FaultRaised => new Fault($event, $event->says->severity, null, null),
+                $raised === null => null,
+                $event->kind === EventKind::FaultRepaired => new Fault(
+                    $raised->raised,
+                    $raised->severity,
                     $event,
-                    $event->severity ?? Severity::Caution,
                     null,
-                    null,
-                )),
-                // A new repair waits for a new look.
-                EventKind::FaultRepaired => isset($faults[$id])
-                    ? ($faults[$id] = new Fault($faults[$id]->raised, $faults[$id]->severity, $event, null))
-                    : null,
-                EventKind::FaultReinspected => isset($faults[$id])
-                    ? ($faults[$id] = new Fault(
-                        $faults[$id]->raised,
-                        $faults[$id]->severity,
-                        $faults[$id]->repaired,
-                        $event,
-                    ))
-                    : null,
+                ),
+                $event->says instanceof FaultReinspected => new Fault(
+                    $raised->raised,
+                    $raised->severity,
+                    $raised->repaired,
+                    $event,
+                ),
                 default => null,
             };
+            if ($fault !== null) {
+                $faults[$id] = $fault;
+            }
         }
 
         return array_values($faults);

@@ -21,7 +21,7 @@ final class SiteSheet
             $told['place'],
             $told['step'],
             $told['drawn_mm'],
-            $told['least_mm'],
+            $told['least_mm'] === null ? null : Bounds::atLeast($told['least_mm']),
             null,
         );
     }
@@ -43,7 +43,10 @@ final class SiteSheet
 
         return [
             'visits' => $ofKind(EventKind::Visit),
-            'checks' => array_map(fn (array $told): array => self::check($told, $standing[$told['id']] ?? []), $checks),
+            'checks' => array_map(
+                fn (array $told): array => self::check($told, $standing[$told['id']] ?? []),
+                $checks,
+            ),
             'photographs' => $ofKind(EventKind::Photograph),
             'faults' => array_map(
                 fn (Fault $fault): array => [
@@ -59,7 +62,7 @@ final class SiteSheet
             'orphans' => array_map(
                 fn (string|int $check, array $readings): array => [
                     'check' => (string) $check,
-                    'title' => $readings[0]->asked->title ?? (string) $check,
+                    'title' => $readings[0]->reading()?->asked->title ?? (string) $check,
                     'readings' => array_map(
                         fn (SiteEvent $r): array => SiteFormat::write($r) + [
                             'severity_of' => Verdict::judge(null, $r)->value,

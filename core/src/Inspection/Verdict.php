@@ -13,9 +13,8 @@ final readonly class Verdict
         /** null while nothing has been read */
         public ?Severity $severity,
         public int $count,
-        /** mm; null for a look or without readings */
+        /** the least of what was read; null for a look or without readings */
         public ?float $least,
-        /** mm */
         public ?float $mean,
         /** share of the readings out of tolerance, 0 to 1 */
         public float $out,
@@ -39,7 +38,7 @@ final readonly class Verdict
         );
         $values = array_values(
             array_filter(
-                array_map(fn (SiteEvent $r): ?float => $r->value, $readings),
+                array_map(fn (SiteEvent $r): ?float => $r->reading()?->value, $readings),
                 fn (?float $v): bool => $v !== null,
             ),
         );
@@ -55,26 +54,29 @@ final readonly class Verdict
     }
 
     /** By what was asked when it was read; where an earlier version did not note that, by what is asked now. */
-    public static function judge(?Check $check, SiteEvent $reading): Severity
+    public static function judge(?Check $check, SiteEvent $event): Severity
     {
-        return self::against($reading->asked === null ? $check?->least : $reading->asked->least, $reading);
+        $asked = $event->reading()?->asked;
+
+        return self::against($asked === null ? $check?->bounds : $asked->bounds, $event);
     }
 
     /** What it would be by what is asked today. */
-    public static function today(Check $check, SiteEvent $reading): Severity
+    public static function today(Check $check, SiteEvent $event): Severity
     {
-        return self::against($check->least, $reading);
+        return self::against($check->bounds, $event);
     }
 
     /** A look holds or fails. */
-    private static function against(?float $least, SiteEvent $reading): Severity
+    private static function against(?Bounds $bounds, SiteEvent $event): Severity
     {
-        if ($least === null) {
-            return $reading->holds === true || ($reading->holds === null && $reading->value !== null)
+        $reading = $event->reading();
+        if ($bounds === null) {
+            return $reading?->holds === true || ($reading?->holds === null && $reading?->value !== null)
                 ? Severity::Pass
                 : Severity::Fail;
         }
 
-        return $reading->value === null ? Severity::Fail : Severity::ofLeast($reading->value, $least);
+        return $reading?->value === null ? Severity::Fail : $bounds->judge($reading->value);
     }
 }

@@ -29,6 +29,16 @@ enum Severity: string
         };
     }
 
+    /** Measured against a most: half as much again is a caution, more fails (common practice, as for a least). */
+    public static function ofMost(float $size, float $most): self
+    {
+        return match (true) {
+            $size <= $most => self::Pass,
+            $size <= 1.5 * $most => self::Caution,
+            default => self::Fail,
+        };
+    }
+
     /** 0 for the worst. */
     public function rank(): int
     {

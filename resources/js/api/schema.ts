@@ -973,6 +973,10 @@ export interface components {
             account?: string;
             check?: string;
             value_mm?: number;
+            /** @description of a reading that is no length, with its unit */
+            value?: number;
+            /** @enum {string} */
+            unit?: "mm" | "um" | "c" | "pct" | "n" | "count" | "days";
             typed?: string;
             holds?: boolean;
             instrument?: string;
@@ -1009,6 +1013,11 @@ export interface components {
             drawn_mm?: number;
             /** @description of rules, figures and catalogue */
             edition: string;
+            most_mm?: number;
+            least?: number;
+            most?: number;
+            /** @enum {string} */
+            unit?: "mm" | "um" | "c" | "pct" | "n" | "count" | "days";
         };
         /** Apron project file, version 1 */
         ProjectFile: {
@@ -1571,6 +1580,9 @@ export interface components {
             account?: string;
             check?: string;
             value_mm?: number;
+            value?: number;
+            /** @enum {string} */
+            unit?: "mm" | "um" | "c" | "pct" | "n" | "count" | "days";
             typed?: string;
             holds?: boolean;
             instrument?: string;

@@ -20,7 +20,7 @@ function events(array ...$rows): array
     );
 }
 
-$check = new Check('o.lap', 'o', 'pan-upturn', '', 1, 80.0, 75.0, null);
+$check = new Check('o.lap', 'o', 'pan-upturn', '', 1, 80.0, Apron\Inspection\Bounds::atLeast(75.0), null);
 
 it('judges a length at its bounds', function (float $mm, Severity $severity) use ($check) {
     [$reading] = events(['id' => 'r1', 'kind' => 'reading', 'check' => 'o.lap', 'value_mm' => $mm]);
@@ -144,7 +144,7 @@ it('opens a fault again when its re-inspection fails, and closes it when it pass
 it('asks of an opening what it draws, against the least it names', function () {
     $checks = [];
     foreach (OpeningChecks::of(readProject(demoFile())->details[0]) as $check) {
-        $checks[$check->id] = [$check->step, $check->drawn, $check->least];
+        $checks[$check->id] = [$check->step, $check->drawn, $check->bounds?->least];
     }
     expect($checks)
         ->toHaveCount(17)
@@ -167,7 +167,7 @@ it('judges a reading by what was asked when it was read, whatever is asked today
         ['id' => 'b', 'kind' => 'reading', 'check' => 'o.lap', 'value_mm' => 55, 'asked' => $asked(50.0)],
         ['id' => 'c', 'kind' => 'reading', 'check' => 'o.lap', 'value_mm' => 80],
     );
-    $today = new Check('o.lap', 'o', 'pan-upturn', '', 1, 80.0, 75.0, null);
+    $today = new Check('o.lap', 'o', 'pan-upturn', '', 1, 80.0, Apron\Inspection\Bounds::atLeast(75.0), null);
     expect([Verdict::judge($today, $failed), Verdict::today($today, $failed)])
         ->toBe([Severity::Caution, Severity::Pass])
         ->and([Verdict::judge($today, $passed), Verdict::today($today, $passed)])
@@ -206,3 +206,112 @@ it(
         expect($record->faults()[0]->state()->value)->toBe('repaired');
     },
 );
+
+it('holds a reading to a least, a most or both, in the unit of what is read', function (
+    ?float $least,
+    ?float $most,
+    array $said,
+) {
+    $bounds = Apron\Inspection\Bounds::of($least, $most, Apron\Inspection\ReadingUnit::Percent);
+    foreach ($said as $value => $severity) {
+        expect($bounds->judge((float) $value)->value)->toBe($severity, (string) $value);
+    }
+})->with([
+    'a least' => [10.0, null, ['10' => 'pass', '6' => 'caution', '5' => 'caution', '4' => 'fail']],
+    'a most' => [null, 20.0, ['20' => 'pass', '21' => 'caution', '30' => 'caution', '31' => 'fail', '-5' => 'pass']],
+    'both' => [10.0, 20.0, ['9' => 'caution', '15' => 'pass', '25' => 'caution', '40' => 'fail', '2' => 'fail']],
+]);
+
+it('knows no bounds that bound nothing, or that nothing is within', function () {
+    $of = Apron\Inspection\Bounds::of(...);
+    expect(fn () => $of(null, null, Apron\Inspection\ReadingUnit::Celsius))
+        ->toThrow(InvalidArgumentException::class)
+        ->and(fn () => $of(5.0, 4.0, Apron\Inspection\ReadingUnit::Celsius))
+        ->toThrow(InvalidArgumentException::class);
+});
+
+it('keeps a reading of any unit with what it was asked, byte for byte', function (array $reading) {
+    $event = ['id' => 'r', 'kind' => 'reading', 'visit' => 'v', 'at' => '2026-05-01T10:00:00Z', 'by' => 'x'];
+    $event += ['check' => 'w1.moisture'] + $reading;
+    $read = Apron\Inspection\SiteFormat::event(Apron\Json\Node::of($event));
+    expect(Apron\Inspection\SiteFormat::write($read))
+        ->toEqual($event)
+        // and as quickly read back, without looking at each part of it again
+        ->and(Apron\Inspection\SiteFormat::write(Apron\Inspection\SiteFormat::written($event)))
+        ->toEqual($event);
+})->with([
+    'wood, in %' => [
+        [
+            'value' => 17.5,
+            'unit' => 'pct',
+            'asked' => ['title' => 'Moisture of the plate', 'most' => 19.0, 'unit' => 'pct', 'edition' => 'e'],
+        ],
+    ],
+    'a wall below freezing' => [['value' => -4.0, 'unit' => 'c', 'typed' => '-4 °C']],
+    'a lap between two bounds' => [
+        [
+            'value_mm' => 80.0,
+            'asked' => [
+                'title' => 'Lap',
+                'least_mm' => 75.0,
+                'most_mm' => 110.0,
+                'drawn_mm' => 80.0,
+                'edition' => 'e',
+            ],
+        ],
+    ],
+    'a look' => [['holds' => false]],
+]);
+
+it('refuses what an event of its kind does not say, and a number without its unit', function (
+    array $more,
+    string $at,
+) {
+    $event = ['id' => 'e', 'visit' => 'v', 'at' => '2026-05-01T10:00:00Z', 'by' => 'x', 'check' => 'c'] + $more;
+    expect(fn () => Apron\Inspection\SiteFormat::event(Apron\Json\Node::of($event)))->toThrow(
+        Apron\Json\FileRefused::class,
+        $at,
+    );
+})->with([
+    'a fault with a value' => [
+        ['kind' => 'fault-raised', 'severity' => 'fail', 'words' => 'w', 'value_mm' => 3],
+        'value_mm',
+    ],
+    'a value without its unit' => [['kind' => 'reading', 'value' => 3], 'unit'],
+    'two values' => [['kind' => 'reading', 'value' => 3, 'unit' => 'c', 'value_mm' => 3], 'value_mm'],
+    'a unit that there is not' => [['kind' => 'reading', 'value' => 3, 'unit' => 'furlong'], '/unit'],
+]);
+
+it('says what a reading out of other bounds than a least is out of', function () {
+    $check = new Check(
+        'w1.moisture',
+        'w1',
+        'pan-upturn',
+        '',
+        1,
+        null,
+        Apron\Inspection\Bounds::of(null, 19.0, Apron\Inspection\ReadingUnit::Percent),
+        null,
+    );
+    $event = [
+        'id' => 'r',
+        'kind' => 'reading',
+        'visit' => 'v',
+        'at' => '2026-05-01T10:00:00Z',
+        'by' => 'x',
+        'check' => 'w1.moisture',
+        'value' => 31.0,
+        'unit' => 'pct',
+    ];
+    $found = Apron\Inspection\SiteFindings::ofRecord(
+        [[$check, 'The plate']],
+        [Apron\Inspection\SiteFormat::event(Apron\Json\Node::of($event))],
+    )[0];
+    expect([$found->code, $found->severity->value, $found->figures['bound']])->toBe([
+        'site.reading-out',
+        'fail',
+        '19',
+    ]);
+    $words = new Apron\Rules\Words(Apron\Quantity\UnitSystem::SI);
+    expect($words->of($found)['reason'])->toContain('31 %')->toContain('19 %');
+});
