@@ -39,7 +39,11 @@ export function Chooser({ choices, current, section, to, what }: Props) {
     const next = choices[choices.findIndex((c) => c.key === current) + n];
     if (next) void navigate(to(next.key));
   };
-  useKeys({ l: () => setOpen(true), PageDown: () => step(1), PageUp: () => step(-1) });
+  useKeys({
+    l: { says: 'the list, grouped and searched', act: () => setOpen(true) },
+    PageDown: { shown: 'PageDown PageUp', says: 'the next in the list, the one before', act: () => step(1) },
+    PageUp: () => step(-1),
+  });
   const severityOf = (key: string) => worst.get(key) ?? 'pass';
   const rank = (key: string) => ORDER.indexOf(severityOf(key));
   const sorted = by === 'worst' ? [...choices].sort((a, b) => rank(a.key) - rank(b.key)) : choices;

@@ -5,7 +5,7 @@ import { post } from '../api/client';
 import { address } from '../api/paths';
 import { Dialog } from './Dialog';
 import { placeOf, stepOf } from './findings';
-import { keepSingleKeys, singleKeysOff, useKeys } from './keys';
+import { keepSingleKeys, singleKeysOff, useKeys, useToldKeys } from './keys';
 import { Mark } from './Mark';
 import { Pick } from './Pick';
 import { STEPS } from './steps';
@@ -16,11 +16,10 @@ interface Props {
   sheet: string;
   children: ReactNode;
   reckoning: ReactNode;
-  keys?: [string, string][];
 }
 
 /** Rail of steps, sheet, reckoning, and the title strip at the foot. Nothing at the top. */
-export function Frame({ sheet, children, reckoning, keys = [] }: Props) {
+export function Frame({ sheet, children, reckoning }: Props) {
   const project = useProjectId();
   const documents = useDocuments();
   const { units, setProject, toggle } = useUnits();
@@ -43,16 +42,22 @@ export function Frame({ sheet, children, reckoning, keys = [] }: Props) {
     const place = places[other >= 0 ? other : 0];
     if (place) void navigate(place);
   };
-  useKeys({
-    ...Object.fromEntries(STEPS.map((s) => [s.key, () => navigate(`/p/${project}/${s.path}`)])),
-    ...Object.fromEntries(
-      THREADS.map((t) => [t.letter.toLowerCase(), () => follow(thread === t.control ? null : t.control)]),
-    ),
-    u: toggle,
-    f: next,
-    '?': () => setHelp(true),
-    '/': () => setFinder(true),
-  });
+  useKeys(
+    {
+      ...Object.fromEntries(STEPS.map((s) => [s.key, () => navigate(`/p/${project}/${s.path}`)])),
+      ...Object.fromEntries(
+        THREADS.map((t) => [t.letter.toLowerCase(), () => follow(thread === t.control ? null : t.control)]),
+      ),
+      u: { says: 'the other units', act: toggle },
+      f: { says: 'next open finding', act: next },
+      '/': { says: 'find a sheet or a finding', act: () => setFinder(true) },
+      '?': { says: 'these keys', act: () => setHelp(true) },
+    },
+    [
+      ['1 … 9, 0', 'the ten steps'],
+      ['w a v h', 'follow a thread: water, air, vapour, heat; again to let go'],
+    ],
+  );
 
   return (
     <div className={FRAME}>
@@ -118,7 +123,7 @@ export function Frame({ sheet, children, reckoning, keys = [] }: Props) {
           <Label name={`${me.data?.role ?? ''} · sign out`} value={me.data?.name ?? ''} />
         </button>
       </footer>
-      <Keys open={help} close={() => setHelp(false)} own={keys} />
+      <Keys open={help} close={() => setHelp(false)} />
       <Finder open={finder} close={() => setFinder(false)} />
     </div>
   );
@@ -174,17 +179,8 @@ export function useOpenFindings() {
   );
 }
 
-const COMMON: [string, string][] = [
-  ['1 … 9, 0', 'the ten steps'],
-  ['w a v h', 'follow a thread: water, air, vapour, heat; again to let go'],
-  ['u', 'the other units'],
-  ['f', 'next open finding'],
-  ['/', 'find a sheet or a finding'],
-  ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
-  ['?', 'these keys'],
-];
-
-function Keys({ open, close, own }: { open: boolean; close: () => void; own: [string, string][] }) {
+function Keys({ open, close }: { open: boolean; close: () => void }) {
+  const told = useToldKeys();
   const [off, setOff] = useState(singleKeysOff);
   const switchOff = (next: boolean) => {
     setOff(next);
@@ -193,7 +189,7 @@ function Keys({ open, close, own }: { open: boolean; close: () => void; own: [st
   return (
     <Dialog open={open} close={close} title="Keys">
       <dl className="grid grid-cols-[11rem_1fr] gap-x-3 gap-y-1">
-        {[...own, ...COMMON].map(([key, what]) => (
+        {told.map(([key, what]) => (
           <div key={key} className="contents">
             <dt className="font-semibold">{key}</dt>
             <dd>{what}</dd>

@@ -26,16 +26,13 @@ import { Reckoning } from './Reckoning';
 import { isAir } from '../../material/families';
 import { FIRST_WALL } from '../../material/starts';
 
-const OWN_KEYS: [string, string][] = [
+/** Keys that the section takes while it has the focus. */
+const ON_THE_SECTION: [string, string][] = [
   ['← →', 'the next layer in or out'],
   ['Alt+← Alt+→', 'move the layer'],
   ['0–9 on a layer', 'type its thickness'],
   ['Enter', 'its thickness, as it is'],
-  ['c', 'what would clear the worst finding'],
-  ['m', 'another material for it'],
-  ['n', 'a new layer outside of it'],
   ['Delete', 'take it out'],
-  ['Shift+W A V H', 'the layer carries this control, or no longer'],
 ];
 
 const STEMS: Record<Assembly['kind'], string> = { wall: 'w', roof: 'r', floor: 'f', foundation: 'b' };
@@ -114,7 +111,7 @@ export default function Assemblies() {
   );
   if (!doc) {
     return (
-      <Frame sheet="2 Assemblies" reckoning={null} keys={OWN_KEYS}>
+      <Frame sheet="2 Assemblies" reckoning={null}>
         <div className="px-14 py-6 max-sm:px-4">
           {list}
           <h1 className="my-3 text-lg font-bold">Assemblies</h1>
@@ -134,7 +131,7 @@ export default function Assemblies() {
   }
   if (doc.broken)
     return (
-      <Frame sheet={`2 Assembly ${doc.key}`} reckoning={null} keys={OWN_KEYS}>
+      <Frame sheet={`2 Assembly ${doc.key}`} reckoning={null}>
         <BrokenDocument {...{ doc, mayEdit }}>{list}</BrokenDocument>
       </Frame>
     );
@@ -220,22 +217,28 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
     const has = layer.controls?.includes(control);
     setLayer({ controls: has ? layer.controls?.filter((c) => c !== control) : [...(layer.controls ?? []), control] });
   };
-  useKeys({
-    undo: draft.undo,
-    redo: draft.redo,
-    W: () => carry('water'),
-    A: () => carry('air'),
-    V: () => carry('vapour'),
-    H: () => carry('heat'),
-    ...(mayEdit
-      ? {
-          n: () => setPicking('new'),
-          m: () => {
-            if (layer) setPicking('change');
-          },
-        }
-      : {}),
-  });
+  useKeys(
+    {
+      undo: { shown: 'Ctrl+Z, Ctrl+Shift+Z', says: 'undo, redo', act: draft.undo },
+      redo: draft.redo,
+      W: { shown: 'Shift+W A V H', says: 'the layer carries this control, or no longer', act: () => carry('water') },
+      A: () => carry('air'),
+      V: () => carry('vapour'),
+      H: () => carry('heat'),
+      ...(mayEdit
+        ? {
+            n: { says: 'a new layer outside of it', act: () => setPicking('new') },
+            m: {
+              says: 'another material for it',
+              act: () => {
+                if (layer) setPicking('change');
+              },
+            },
+          }
+        : {}),
+    },
+    ON_THE_SECTION,
+  );
 
   const keyDown = (event: KeyboardEvent, i: number) => {
     const done = () => {
@@ -265,14 +268,17 @@ function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list: React
   const figures = assessed?.assemblies?.[0];
   const worst = assessed?.findings.find((f) => f.severity === 'fail' || f.severity === 'caution');
   useKeys({
-    c: () => {
-      if (worst) setCuring(worst.key);
+    c: {
+      says: 'what would clear the worst finding',
+      act: () => {
+        if (worst) setCuring(worst.key);
+      },
     },
   });
   return (
     <Frame
       sheet={`2 Assembly ${assembly.id}`}
-      keys={OWN_KEYS}
+
       reckoning={
         <Reckoning
           {...{ assembly, figures, layer, at, materials, draft, mayEdit }}

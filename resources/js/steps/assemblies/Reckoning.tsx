@@ -41,7 +41,7 @@ export function Reckoning({
 }: Props) {
   const { units } = useUnits();
   const [sources, setSources] = useState(false);
-  useKeys({ '.': () => setSources((s) => !s) });
+  useKeys({ '.': { says: 'where each figure is from', act: () => setSources((s) => !s) } });
   const material = layer && materials.get(layer.material);
   const own = at === null ? undefined : figures?.layers[at];
   const profile = figures?.profiles[0];

@@ -50,7 +50,10 @@ function BriefSheet({ doc, mayEdit }: { doc: Doc<BriefContent>; mayEdit: boolean
     path: address('/api/projects/{project}/assess', { project }),
     body: { kind: 'brief', content: brief, units },
   });
-  useKeys({ undo: draft.undo, redo: draft.redo });
+  useKeys({
+    undo: { shown: 'Ctrl+Z, Ctrl+Shift+Z', says: 'undo, redo', act: draft.undo },
+    redo: draft.redo,
+  });
   const set = (part: Partial<BriefContent>, run?: string) => draft.change({ ...brief, ...part }, run);
   const setProject = (part: Partial<BriefContent['project']>, run?: string) =>
     set({ project: { ...brief.project, ...part } }, run);

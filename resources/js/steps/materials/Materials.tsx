@@ -51,15 +51,13 @@ export default function Materials() {
     if (m) navigate(`/p/${project}/materials/${encodeURIComponent(m.id)}`, { replace: true });
   };
   const mayEdit = documents.data?.may_edit ?? false;
-  useKeys(mayEdit ? { n: () => setEditing('new') } : {});
+  useKeys(mayEdit ? { n: { says: 'a new material from a data sheet', act: () => setEditing('new') } } : {}, [
+    ['↑ ↓', 'the next material found'],
+  ]);
   const doc = own.find((d) => d.key === selected?.id);
   return (
     <Frame
       sheet="2 Materials"
-      keys={[
-        ['↑ ↓', 'the next material found'],
-        ['n', 'a new material from a data sheet'],
-      ]}
       reckoning={
         selected ? (
           <Figures

@@ -29,7 +29,10 @@ export default function Cards() {
       setWhy(error instanceof Error ? error.message : 'The server does not answer.');
     }
   };
-  useKeys({ Escape: () => navigate(`/p/${project}/sequences/${key}`), p: () => void print() });
+  useKeys({
+    Escape: { shown: 'Esc', says: 'back to the drawing', act: () => navigate(`/p/${project}/sequences/${key}`) },
+    p: { says: 'a PDF of the cards', act: () => void print() },
+  });
   const panel = (
     <>
       <h2 className="pb-1 text-[15px] font-bold">Step cards</h2>
@@ -68,14 +71,7 @@ export default function Cards() {
     </>
   );
   return (
-    <Frame
-      sheet={`5 Step cards ${key}`}
-      reckoning={panel}
-      keys={[
-        ['p', 'make a PDF of the cards'],
-        ['Esc', 'back to the drawing'],
-      ]}
-    >
+    <Frame sheet={`5 Step cards ${key}`} reckoning={panel}>
       <div className="px-6 py-4" data-cards={sheet ? sheet.steps.length : undefined}>
         {sheet?.steps.map((s) => (
           <div key={s.number} className="mb-6 border border-ink bg-white p-6">

@@ -34,7 +34,9 @@ export default function Joint() {
   const detail = useSequence(key).data?.detail;
   const [typed, setTyped] = useState<Partial<Given>>({});
   const [kg, setKg] = useState('45');
-  useKeys({ Escape: () => navigate(`/p/${project}/sequences/${key}`) });
+  useKeys({
+    Escape: { shown: 'Esc', says: 'back to the drawing', act: () => navigate(`/p/${project}/sequences/${key}`) },
+  });
   const parameters = detail?.generated?.parameters ?? {};
   const drawn = detail?.opening
     ? { width_mm: detail.opening.width_mm, height_mm: detail.opening.height_mm, depth_mm: detail.opening.depth_mm }
@@ -82,7 +84,7 @@ export default function Joint() {
     </>
   );
   return (
-    <Frame sheet={`5 Joint ${key}`} reckoning={panel} keys={[['Esc', 'back to the drawing']]}>
+    <Frame sheet={`5 Joint ${key}`} reckoning={panel}>
       <div className="px-8 py-4 max-sm:px-4">
         <h1 className="text-[17px] font-bold">The joint of {detail?.title ?? key}</h1>
         <div className="flex flex-wrap items-start gap-x-4 py-2">

@@ -10,15 +10,6 @@ import { useKeys } from '../../ui/keys';
 import { SeverityMark } from '../../ui/severity';
 import { useUnits } from '../../ui/units';
 
-const KEYS: [string, string][] = [
-  ['↑ ↓', 'the step above, below'],
-  ['Alt+↑ ↓', 'move the step up, down'],
-  ['Enter', 'run the rain on this order'],
-  ['s', 'shuffle again'],
-  ['k', 'keep the result in the training record'],
-  ['Esc', 'back to the drawing'],
-];
-
 /** Practice on the same model: the steps shuffled, to be put in order, built as they come and rained on. */
 export default function Practice() {
   const { key = '' } = useParams();
@@ -95,16 +86,19 @@ export default function Practice() {
     }
   };
   useKeys({
-    ArrowUp: () => setAt((i) => Math.max(0, i - 1)),
+    ArrowUp: { shown: '↑ ↓', says: 'the step before, the next', act: () => setAt((i) => Math.max(0, i - 1)) },
     ArrowDown: () => setAt((i) => Math.min(order.length - 1, i + 1)),
-    'Alt+ArrowUp': () => move(at, -1),
+    'Alt+ArrowUp': { shown: 'Alt+↑ Alt+↓', says: 'do it earlier, later', act: () => move(at, -1) },
     'Alt+ArrowDown': () => move(at, 1),
-    Enter: () => void run(),
-    s: () => setSeed(seed + 1),
-    k: () => {
-      if (result && !kept) void run(true);
+    Enter: { says: 'run the rain', act: () => void run() },
+    s: { says: 'shuffle again', act: () => setSeed(seed + 1) },
+    k: {
+      says: 'keep the result in the training record',
+      act: () => {
+        if (result && !kept) void run(true);
+      },
     },
-    Escape: () => navigate(`/p/${project}/sequences/${key}`),
+    Escape: { shown: 'Esc', says: 'back to the drawing', act: () => navigate(`/p/${project}/sequences/${key}`) },
   });
   const title = (n: number) => sheet?.steps.find((s) => s.number === n)?.title ?? String(n);
   const done = result !== null && result.broken.length === 0;
@@ -192,7 +186,7 @@ export default function Practice() {
     </>
   );
   return (
-    <Frame sheet={`5 Try it ${key}`} reckoning={panel} keys={KEYS}>
+    <Frame sheet={`5 Try it ${key}`} reckoning={panel}>
       <div className="grid h-full min-h-[560px] grid-cols-[minmax(300px,2fr)_3fr] gap-6 px-6 py-4">
         <div>
           <h1 className="pb-2 text-[17px] font-bold">Try it: {sheet?.detail.title}</h1>

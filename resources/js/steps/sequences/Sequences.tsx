@@ -31,20 +31,6 @@ import { told } from '../../drawing/reasons';
 /** Where a sheet is made: of sizes by a method, or of pieces drawn by hand. */
 type SheetPath = '/api/projects/{project}/generate' | '/api/projects/{project}/sheet';
 
-const OWN_KEYS: [string, string][] = [
-  ['n', 'a piece of one’s own, inserted on the drawing'],
-  ['c', 'step cards for the crew, to print'],
-  ['j', 'the joint: pieces round the unit, and its depth'],
-  ['t', 'try it: put the steps in order, run the rain'],
-  ['r', 'run the rain on it as it stands after this step; again to stop'],
-  ['[ ]', 'the strip of rain before, the next'],
-  ['p P', 'the next piece, the one before'],
-  ['Alt+arrows', 'nudge the chosen piece by 5 mm; with none chosen, Alt+← → moves the step'],
-  ['d', 'the drawing after this step as an SVG file, 1:10'],
-  ['← →', 'a step back, a step on'],
-  ['Home End', 'the first step, the last'],
-];
-
 /** An opening of the schedule, made from its sizes; or a detail that stands piece by piece. */
 type Sequence = ScheduledOpening | Detail;
 const scheduled = (content: Sequence): content is ScheduledOpening => 'generator' in content;
@@ -133,7 +119,7 @@ export default function Sequences() {
   );
   if (!doc) {
     return (
-      <Frame sheet="5 Sequences" reckoning={null} keys={OWN_KEYS}>
+      <Frame sheet="5 Sequences" reckoning={null}>
         <div className="px-14 py-6 max-sm:px-4">
           {list}
           <h1 className="my-3 text-lg font-bold">Sequences</h1>
@@ -153,7 +139,7 @@ export default function Sequences() {
   }
   if (doc.broken)
     return (
-      <Frame sheet={`5 Sequence ${doc.key}`} reckoning={null} keys={OWN_KEYS}>
+      <Frame sheet={`5 Sequence ${doc.key}`} reckoning={null}>
         <BrokenDocument {...{ doc, mayEdit }}>{list}</BrokenDocument>
       </Frame>
     );
@@ -209,18 +195,21 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Sequence>; list: React.
     if (drawing) save(`${doc.key}-step-${at}.svg`, standAlone(drawing, `${draft.content.title}, after step ${at}`));
   };
   useKeys({
-    d: saveDrawing,
-    ArrowRight: () => go(at + 1),
+    d: { says: 'the drawing after this step as an SVG file, 1:10', act: saveDrawing },
+    ArrowRight: { shown: '← →', says: 'a step back, a step on', act: () => go(at + 1) },
     ArrowLeft: () => go(at - 1),
-    Home: () => go(1),
+    Home: { shown: 'Home End', says: 'the first step, the last', act: () => go(1) },
     End: () => go(last),
-    r: () => {
-      setRaining((on) => !on);
-      setStrip(null);
+    r: {
+      says: 'run the rain on it as it stands after this step; again to stop',
+      act: () => {
+        setRaining((on) => !on);
+        setStrip(null);
+      },
     },
-    ']': () => walk(1),
+    ']': { shown: '[ ]', says: 'the strip of rain before, the next', act: () => walk(1) },
     '[': () => walk(-1),
-    undo: draft.undo,
+    undo: { shown: 'Ctrl+Z, Ctrl+Shift+Z', says: 'undo, redo', act: draft.undo },
     redo: draft.redo,
   });
   const methods = useMethods().data ?? [];
@@ -289,17 +278,30 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Sequence>; list: React.
     setPiece((id) => ids[(ids.indexOf(id ?? '') + by + ids.length) % Math.max(1, ids.length)] ?? null);
   };
   useKeys({
-    n: () => {
-      if (mayEdit) setInserting(!inserting);
+    n: {
+      says: 'a piece of one’s own, inserted on the drawing',
+      act: () => {
+        if (mayEdit) setInserting(!inserting);
+      },
     },
-    c: () => navigate(`/p/${project}/sequences/${doc.key}/cards`),
-    j: () => navigate(`/p/${project}/sequences/${doc.key}/joint`),
-    t: () => navigate(`/p/${project}/sequences/${doc.key}/try`),
-    p: () => walkPieces(1),
+    c: { says: 'step cards for the crew, to print', act: () => navigate(`/p/${project}/sequences/${doc.key}/cards`) },
+    j: {
+      says: 'the joint: pieces round the unit, and its depth',
+      act: () => navigate(`/p/${project}/sequences/${doc.key}/joint`),
+    },
+    t: {
+      says: 'try it: put the steps in order, run the rain',
+      act: () => navigate(`/p/${project}/sequences/${doc.key}/try`),
+    },
+    p: { shown: 'p P', says: 'the next piece, the one before', act: () => walkPieces(1) },
     P: () => walkPieces(-1),
-    'Alt+ArrowLeft': () => {
-      if (piece) nudge(-5, 0);
-      else moveStep(-1);
+    'Alt+ArrowLeft': {
+      shown: 'Alt+arrows',
+      says: 'nudge the chosen piece by 5 mm; with none chosen, Alt+← → moves the step',
+      act: () => {
+        if (piece) nudge(-5, 0);
+        else moveStep(-1);
+      },
     },
     'Alt+ArrowRight': () => {
       if (piece) nudge(5, 0);
@@ -322,7 +324,7 @@ function SequenceView({ doc, list, mayEdit }: { doc: Doc<Sequence>; list: React.
   return (
     <Frame
       sheet={`5 Sequence ${doc.key}`}
-      keys={OWN_KEYS}
+
       reckoning={
         sheet && (
           <StepCard
