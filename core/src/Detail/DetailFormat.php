@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Apron\Detail;
 
-use Apron\Assembly\Control;
 use Apron\Json\FileRefused;
 use Apron\Json\Node;
 use Apron\Material\Materials;
@@ -12,11 +11,9 @@ use Apron\Material\Materials;
 /** Reads a detail of `apron-project/1`; DetailWriter writes it. */
 final class DetailFormat
 {
-    private const LONGEST_MM = 30000.0;
+    public const LONGEST_MM = 30000.0;
 
-    private const SHORTEST_MM = 0.1;
-
-    private const MOST_PIECES = 400;
+    public const SHORTEST_MM = 0.1;
 
     private const KEYS = [
         'id',
@@ -39,8 +36,7 @@ final class DetailFormat
         'between',
     ];
 
-    /** @var array<string, Facet> */
-    private array $facets = [];
+    private Facets $facets;
 
     private function __construct(private readonly Materials $materials)
     {
@@ -58,17 +54,17 @@ final class DetailFormat
             $node->refuse('either “opening” or “facets”', $node->has('opening') ? 'both' : 'neither');
         }
         $opening = $this->opening($node->optional('opening'));
-        $this->facets = $opening?->facets() ?? $this->statedFacets($node->get('facets'));
-        $pieces = $this->pieces($node->get('pieces'));
+        $this->facets = $opening === null ? Facets::read($node->get('facets')) : new Facets($opening->facets());
+        $pieces = (new PieceFormat($this->facets, $this->materials))->pieces($node->get('pieces'));
         $unit = $this->unit($node->optional('unit'), $pieces);
         $detail = new Detail(
             id: $node->get('id')->id(),
             title: $node->get('title')->text(),
             opening: $opening,
-            facets: $this->facets,
+            facets: $this->facets->all,
             folds: $this->folds($node->optional('folds')?->items() ?? []),
-            release: $node->has('release') ? $this->facet($node->get('release')) : null,
-            tolerant: array_map($this->facet(...), $node->optional('tolerant')?->items() ?? []),
+            release: $node->has('release') ? $this->facets->facet($node->get('release')) : null,
+            tolerant: array_map($this->facets->facet(...), $node->optional('tolerant')?->items() ?? []),
             unit: $unit,
             pieces: $pieces,
             penetrations: array_map(
@@ -161,61 +157,6 @@ final class DetailFormat
         );
     }
 
-    /** @return array<string, Facet> */
-    private function statedFacets(Node $node): array
-    {
-        $facets = [];
-        foreach ($node->entries() as $name => $facet) {
-            $facet->object(['u', 'v'], ['u', 'v']);
-            [$u, $v] = [$facet->get('u')->numbers(2), $facet->get('v')->numbers(2)];
-            if ($u[0] >= $u[1] || $v[0] >= $v[1]) {
-                $facet->refuse('two rising numbers for u and for v');
-            }
-            if (max(abs($u[0]), abs($u[1]), abs($v[0]), abs($v[1])) > 2 * self::LONGEST_MM) {
-                $facet->refuse(sprintf('a facet within %g mm of its origin', 2 * self::LONGEST_MM));
-            }
-            $facets[$name] = new Facet($name, new Rect($u[0], $v[0], $u[1], $v[1]));
-        }
-        if ($facets === []) {
-            $node->refuse('at least one facet', 'none');
-        }
-
-        return $facets;
-    }
-
-    private function facet(Node $node): string
-    {
-        return $node->word(array_map(strval(...), array_keys($this->facets)));
-    }
-
-    private function rect(Node $node, string $facet): Rect
-    {
-        [$u0, $v0, $u1, $v1] = $node->numbers(4);
-        $rect = new Rect($u0, $v0, $u1, $v1);
-        if ($rect->width() <= 0 || $rect->height() <= 0) {
-            $node->refuse(
-                '[u0, v0, u1, v1] with u0 < u1 and v0 < v1',
-                json_encode($rect->toArray(), JSON_THROW_ON_ERROR),
-            );
-        }
-        $extent = $this->facets[$facet]->extent;
-        if (! $extent->contains($rect)) {
-            $node->refuse(
-                sprintf(
-                    'a rectangle within the facet “%s”, u %g to %g and v %g to %g',
-                    $facet,
-                    $extent->u0,
-                    $extent->u1,
-                    $extent->v0,
-                    $extent->v1,
-                ),
-                json_encode($rect->toArray(), JSON_THROW_ON_ERROR),
-            );
-        }
-
-        return $rect;
-    }
-
     /**
      * @param  list<Node>  $rows
      * @return list<Fold> none of which leads water back to where it came from
@@ -256,149 +197,10 @@ final class DetailFormat
         $node->object(['from', 'to', 'at_v'], ['from', 'to', 'at_v']);
 
         return new Fold(
-            $this->facet($node->get('from')),
-            $this->facet($node->get('to')),
+            $this->facets->facet($node->get('from')),
+            $this->facets->facet($node->get('to')),
             $node->get('at_v')->number(),
         );
-    }
-
-    /** @return list<Piece> */
-    private function pieces(Node $node): array
-    {
-        $ids = $patchIds = [];
-        foreach ($node->items(1, self::MOST_PIECES) as $row) {
-            $id = $row->get('id');
-            if (isset($ids[$id->id()])) {
-                $id->refuse('an id that no other piece of this detail has');
-            }
-            $ids[$id->id()] = true;
-        }
-        $pieces = [];
-        foreach ($node->items() as $row) {
-            $piece = $this->piece($row, $ids);
-            foreach ($piece->patches as $i => $patch) {
-                if (isset($patchIds[$patch->id])) {
-                    $row->get('patches')
-                        ->items()[$i]->get('id')
-                        ->refuse('an id that no other patch of this detail has');
-                }
-                $patchIds[$patch->id] = true;
-            }
-            $pieces[] = $piece;
-        }
-
-        return $pieces;
-    }
-
-    /** @param  array<string, true>  $ids of all pieces */
-    private function piece(Node $node, array $ids): Piece
-    {
-        $node->object(
-            [
-                'id',
-                'material',
-                'kind',
-                'role',
-                'air',
-                'air_layer',
-                'step',
-                'under',
-                'edges',
-                'patches',
-                'cut',
-                'controls',
-            ],
-            ['id', 'material', 'kind', 'step', 'patches'],
-        );
-        $step = $node->get('step')->integer(1, 999);
-
-        return new Piece(
-            id: $node->get('id')->id(),
-            material: $this->materials->named($node->get('material')),
-            kind: $node->get('kind')->oneOf(PieceKind::class),
-            role: $node->optional('role')?->oneOf(PieceRole::class),
-            air: $node->optional('air')?->boolean() ?? false,
-            airLayer: $node->optional('air_layer')?->boolean() ?? false,
-            step: $step,
-            under: $this->other($node->optional('under'), $ids, $node->get('id')->id()),
-            edges: $this->edges($node->optional('edges')),
-            patches: array_map(
-                fn (Node $n): Patch => $this->patch($n, $step, $ids, $node->get('id')->id()),
-                $node->get('patches')->items(1, self::MOST_PIECES),
-            ),
-            cut: $this->cut($node->optional('cut')),
-            states: array_map(
-                fn (Node $n): Control => $n->oneOf(Control::class),
-                $node->optional('controls')?->items(0, 4) ?? [],
-            ),
-        );
-    }
-
-    /** @param  array<string, true>  $ids */
-    private function patch(Node $node, int $step, array $ids, string $piece): Patch
-    {
-        $node->object(['id', 'facet', 'rect', 'joined', 'step', 'under', 'edges', 'drain'], ['id', 'facet', 'rect']);
-        $facet = $this->facet($node->get('facet'));
-
-        return new Patch(
-            id: $node->get('id')->id(),
-            facet: $facet,
-            rect: $this->rect($node->get('rect'), $facet),
-            joined: array_map(fn (Node $n): string => $n->id(), $node->optional('joined')?->items() ?? []),
-            step: $node->optional('step')?->integer(1, 999) ?? $step,
-            under: $this->other($node->optional('under'), $ids, $piece),
-            edges: $this->edges($node->optional('edges')),
-            drain: $node->optional('drain')?->boolean() ?? false,
-        );
-    }
-
-    /** @param  array<string, true>  $ids */
-    private function other(?Node $node, array $ids, string $self): ?string
-    {
-        if ($node !== null && (! isset($ids[$node->id()]) || $node->id() === $self)) {
-            $node->refuse('the id of another piece of this detail');
-        }
-
-        return $node?->id();
-    }
-
-    private function edges(?Node $node): Edges
-    {
-        if ($node === null) {
-            return new Edges;
-        }
-        $node->object(array_map(fn (Side $side): string => $side->value, Side::cases()));
-        $stated = [];
-        foreach ($node->entries() as $side => $value) {
-            $stated[$side] = $value->isText()
-                ? $value->oneOf(Edge::class)
-                : array_map($this->edgeRun(...), $value->items(1));
-        }
-
-        return new Edges($stated);
-    }
-
-    private function edgeRun(Node $node): EdgeRun
-    {
-        $node->object(['from', 'to', 'edge'], ['from', 'to', 'edge']);
-        [$from, $to] = [$node->get('from')->number(), $node->get('to')->number()];
-        if ($from >= $to) {
-            $node->get('to')->refuse('a place beyond “from”');
-        }
-
-        return new EdgeRun($from, $to, $node->get('edge')->oneOf(Edge::class));
-    }
-
-    private function cut(?Node $node): ?CutSize
-    {
-        $node?->object(['length_mm', 'width_mm'], ['length_mm', 'width_mm']);
-
-        return $node === null
-            ? null
-            : new CutSize(
-                $node->get('length_mm')->positive(self::LONGEST_MM * 4, 'mm', self::SHORTEST_MM),
-                $node->get('width_mm')->positive(self::LONGEST_MM, 'mm', self::SHORTEST_MM),
-            );
     }
 
     /** @param  list<Piece>  $pieces */
@@ -456,12 +258,12 @@ final class DetailFormat
     private function penetration(Node $node, array $pieces): Penetration
     {
         $node->object(['id', 'facet', 'rect', 'sealed_to'], ['id', 'facet', 'rect']);
-        $facet = $this->facet($node->get('facet'));
+        $facet = $this->facets->facet($node->get('facet'));
 
         return new Penetration(
             $node->get('id')->id(),
             $facet,
-            $this->rect($node->get('rect'), $facet),
+            $this->facets->rect($node->get('rect'), $facet),
             $this->piecesNamed($node->optional('sealed_to'), $pieces),
         );
     }
@@ -474,7 +276,7 @@ final class DetailFormat
 
         return new PlacedFastener(
             $node->get('id')->id(),
-            $this->facet($node->get('facet')),
+            $this->facets->facet($node->get('facet')),
             $u,
             $v,
             $this->piecesNamed($node->optional('through'), $pieces),
@@ -485,9 +287,9 @@ final class DetailFormat
     private function framing(Node $node): FramingMember
     {
         $node->object(['facet', 'rect'], ['facet', 'rect']);
-        $facet = $this->facet($node->get('facet'));
+        $facet = $this->facets->facet($node->get('facet'));
 
-        return new FramingMember($facet, $this->rect($node->get('rect'), $facet));
+        return new FramingMember($facet, $this->facets->rect($node->get('rect'), $facet));
     }
 
     /** @return list<Gap> */
@@ -520,11 +322,11 @@ final class DetailFormat
     private function mouth(Node $node): Mouth
     {
         $node->object(['facet', 'rect', 'to'], ['facet', 'rect']);
-        $facet = $this->facet($node->get('facet'));
+        $facet = $this->facets->facet($node->get('facet'));
 
         return new Mouth(
             $facet,
-            $this->rect($node->get('rect'), $facet),
+            $this->facets->rect($node->get('rect'), $facet),
             $node->has('to') ? $node->get('to')->word([Gap::OUTDOORS, Gap::INDOORS]) : null,
         );
     }
