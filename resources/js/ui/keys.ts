@@ -45,7 +45,8 @@ const listeners = new Set<() => void>();
 let rows: Row[] = [];
 
 function tell(): void {
-  rows = [...told.values()].flat();
+  // What was put on the screen last is the page's own; what is round every page was there before it.
+  rows = [...told.values()].reverse().flat();
   for (const listener of listeners) listener();
 }
 

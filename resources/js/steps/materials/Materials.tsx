@@ -9,6 +9,7 @@ import { useKeys } from '../../ui/keys';
 import { RemoveDocument } from '../../ui/RemoveDocument';
 import { useUnits } from '../../ui/units';
 import { OwnMaterial } from './OwnMaterial';
+import { titleOf } from '../../material/families';
 
 /**
  * The library: every material on one map, found by words; its figures with their sources, and where this project uses
@@ -128,7 +129,7 @@ export default function Materials() {
                 onClick={() => choose(m)}
               >
                 <span className="truncate">{m.name}</span>
-                <span className="truncate text-faint">{m.family}</span>
+                <span className="truncate text-faint">{m.family ? titleOf(m.family) : ''}</span>
                 <span>{m.conductivity_w_mk !== undefined ? `λ ${m.conductivity_w_mk}` : ''}</span>
                 <span className="whitespace-nowrap">
                   {show(permeanceOf(m), 'permeance', units)}{' '}
@@ -212,7 +213,13 @@ function Figures({
   const project = useProjectId();
   const { units } = useUnits();
   const rows: [string, string | undefined][] = [
-    ['family', m.back_family ? `${m.family}, back ${m.back_family}` : m.family],
+    [
+      'family',
+      [m.family, m.back_family]
+        .filter((f) => f !== undefined)
+        .map(titleOf)
+        .join('; its inner face '),
+    ],
     ['conductivity', m.conductivity_w_mk === undefined ? undefined : `${m.conductivity_w_mk} W/(m·K)`],
     ['R', m.resistance_m2k_w === undefined ? undefined : show(m.resistance_m2k_w, 'resistance', units)],
     [
