@@ -31,8 +31,8 @@ abstract class FacetDetail extends DetailGenerator
 
     public function __construct()
     {
-        $data = CoreData::read('figures/joints');
-        parent::__construct([$data->get('figures'), $data->get('joints')->get(static::NAME)]);
+        $data = CoreData::read('figures/junctions');
+        parent::__construct([$data->get('figures'), $data->get('methods')->get(static::NAME)]);
         $this->least = array_map(fn (Node $row): float => $row->number(), $data->get('least')->entries());
     }
 
