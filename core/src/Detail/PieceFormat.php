@@ -35,7 +35,7 @@ final readonly class PieceFormat
                 if (isset($patchIds[$patch->id])) {
                     $row->get('patches')
                         ->items()[$i]->get('id')
-                            ->refuse('an id that no other patch of this detail has');
+                        ->refuse('an id that no other patch of this detail has');
                 }
                 $patchIds[$patch->id] = true;
             }
