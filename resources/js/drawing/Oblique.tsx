@@ -1,5 +1,6 @@
 import type { Detail, Patch, SequenceSheet } from '../api/types';
-import { COLOUR, inOrder } from './Unfolded';
+import { COLOUR } from './unfolded/colours';
+import { inOrder } from './unfolded/laid';
 import { onBoard } from './unfold';
 import { LYING } from '../material/starts';
 

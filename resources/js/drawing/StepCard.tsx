@@ -1,6 +1,8 @@
 import type { SequenceSheet, Units } from '../api/types';
 import { show } from '../quantity/show';
-import { Unfolded } from './Unfolded';
+import { Dimensions } from './unfolded/Dimensions';
+import { Numbers } from './unfolded/Numbers';
+import { Unfolded } from './unfolded/Unfolded';
 import { told } from './reasons';
 
 /**
@@ -34,7 +36,10 @@ export function CrewCard({ sheet, step, units }: { sheet: SequenceSheet; step: n
       <div className="grid grid-cols-[58%_1fr] gap-x-5 pt-3">
         <div>
           <div className="h-[112mm]">
-            <Unfolded sheet={sheet} step={step} units={units} />
+            <Unfolded sheet={sheet} step={step} units={units}>
+              <Numbers />
+              <Dimensions />
+            </Unfolded>
           </div>
           <p className="text-[8.5pt] text-faint">
             As it stands after this step, seen from outside. Heavy lines: laid now.

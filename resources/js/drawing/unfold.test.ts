@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Detail } from '../api/types';
-import { inOrder } from './Unfolded';
+import { inOrder } from './unfolded/laid';
 import { projection } from './Oblique';
 import { unfold } from './unfold';
 

@@ -1,21 +1,35 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useProjectId } from '../api/hooks';
-import type { Finding } from '../api/types';
+import type { Finding, ProjectFile } from '../api/types';
 import { SeverityMark, severityColour, severityWord } from './severity';
 
-/** The screen on which what a finding speaks of is cured. */
-export function placeOf(project: string, subject: string): string {
-  const [section, id, kind, part] = subject.split('/');
-  if (section === 'assemblies')
-    return `/p/${project}/assemblies/${id}${kind === 'layers' ? `?layer=${encodeURIComponent(part ?? '')}` : ''}`;
-  if (section === 'details') return `/p/${project}/sequences/${id}`;
-  if (section === 'site') return `/p/${project}/site/${id === 'faults' ? 'faults' : `check/${kind}`}`;
-  return `/p/${project}/brief`;
+interface Screen {
+  /** the step whose sheet it is */
+  step: 'brief' | 'assemblies' | 'sequences' | 'site';
+  /** the address of one row, and of what stands in it, below the project's */
+  row?: (id: string, kind?: string, part?: string) => string;
 }
 
-export const stepOf = (subject: string) =>
-  ({ assemblies: 'assemblies', details: 'sequences', site: 'site' })[subject.split('/')[0] ?? ''] ?? 'brief';
+/** On which screen what a finding speaks of is cured, by the section of the file; the brief where it is not said. */
+const SCREENS: Partial<Record<keyof ProjectFile, Screen>> = {
+  assemblies: {
+    step: 'assemblies',
+    row: (id, kind, part) => `assemblies/${id}${kind === 'layers' ? `?layer=${encodeURIComponent(part ?? '')}` : ''}`,
+  },
+  details: { step: 'sequences', row: (id) => `sequences/${id}` },
+  site: { step: 'site', row: (id, kind) => `site/${id === 'faults' ? 'faults' : `check/${kind}`}` },
+};
+const BRIEF: Screen = { step: 'brief' };
+const screenOf = (section: string): Screen => SCREENS[section as keyof ProjectFile] ?? BRIEF;
+
+/** The address of the screen on which what a finding speaks of is cured. */
+export function placeOf(project: string, subject: string): string {
+  const [section = '', id = '', kind, part] = subject.split('/');
+  return `/p/${project}/${screenOf(section).row?.(id, kind, part) ?? 'brief'}`;
+}
+
+export const stepOf = (subject: string) => screenOf(subject.split('/')[0] ?? '').step;
 
 export function FindingText({
   finding,

@@ -4,7 +4,10 @@ import { get, post } from '../../api/client';
 import { address } from '../../api/paths';
 import { useDrills, useProjectId, useSequence } from '../../api/hooks';
 import type { Drill } from '../../api/types';
-import { Unfolded } from '../../drawing/Unfolded';
+import { Dimensions } from '../../drawing/unfolded/Dimensions';
+import { Numbers } from '../../drawing/unfolded/Numbers';
+import { Unfolded } from '../../drawing/unfolded/Unfolded';
+import { Water } from '../../drawing/unfolded/Water';
 import { Frame } from '../../ui/Frame';
 import { useKeys } from '../../ui/keys';
 import { SeverityMark } from '../../ui/severity';
@@ -228,17 +231,18 @@ export default function Practice() {
         </div>
         <div className="min-h-0">
           {result?.sheet ? (
-            <Unfolded
-              sheet={result.sheet}
-              step={last}
-              units={units}
-              rain={
-                result.sheet.rain
-                  .find((r) => r.step === last)
-                  ?.strips.filter((s) => s.source !== 'face' || s.severity === 'fail') ?? []
-              }
-              running
-            />
+            <Unfolded sheet={result.sheet} step={last} units={units}>
+              <Water
+                strips={
+                  result.sheet.rain
+                    .find((r) => r.step === last)
+                    ?.strips.filter((s) => s.source !== 'face' || s.severity === 'fail') ?? []
+                }
+                running
+              />
+              <Numbers />
+              <Dimensions />
+            </Unfolded>
           ) : (
             <p className="pt-16 text-center text-[15px] text-faint">
               {result

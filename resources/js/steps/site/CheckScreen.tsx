@@ -3,12 +3,13 @@ import { useProjectId, useSequence } from '../../api/hooks';
 import { post, wordsOf } from '../../api/client';
 import { address } from '../../api/paths';
 import type { Check, SiteCheck, SiteEvent } from '../../api/types';
-import { Unfolded } from '../../drawing/Unfolded';
+import { Measured } from '../../drawing/unfolded/Measured';
+import { Unfolded } from '../../drawing/unfolded/Unfolded';
 import { readQuantity } from '../../quantity/read';
 import { show } from '../../quantity/show';
 import { SeverityMark, severityColour, severityWord } from '../../ui/severity';
 import { useUnits } from '../../ui/units';
-import { judge } from './judge';
+import { judge, raisesFault } from './judge';
 import type { Waiting } from './outbox';
 import type { OutboxState } from './useOutbox';
 import { lastStanding } from './visit';
@@ -81,7 +82,7 @@ export function CheckScreen({ check, checks, waiting, photographs, add, ensureVi
       ...(corrects !== null ? { supersedes: corrects } : {}),
       asked: check.asked,
     });
-    if (verdict !== 'pass' && !check.readings.some((r) => r.severity_of !== 'pass')) {
+    if (raisesFault(verdict, check.readings)) {
       add({
         kind: 'fault-raised',
         visit: ensureVisit(),
@@ -130,10 +131,10 @@ export function CheckScreen({ check, checks, waiting, photographs, add, ensureVi
               sheet={sequence.data}
               step={check.step}
               units={units}
-              measured={check.measured}
               window={windowOn(check, sequence.data.detail.opening)}
-              dimensions={false}
-            />
+            >
+              {check.measured && <Measured measured={check.measured} />}
+            </Unfolded>
           </div>
         )}
         {check.least_mm === null ? (

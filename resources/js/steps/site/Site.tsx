@@ -3,7 +3,9 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { useDocuments, useMe, useProjectId, useSequence, useSite } from '../../api/hooks';
 import { wordsOf } from '../../api/client';
 import type { SiteCheck, SiteSheet } from '../../api/types';
-import { Unfolded } from '../../drawing/Unfolded';
+import { Measured } from '../../drawing/unfolded/Measured';
+import { Numbers } from '../../drawing/unfolded/Numbers';
+import { Unfolded } from '../../drawing/unfolded/Unfolded';
 import { show } from '../../quantity/show';
 import { SeverityMark, severityColour, severityWord } from '../../ui/severity';
 import { Frame } from '../../ui/Frame';
@@ -302,13 +304,10 @@ function Where({ check }: { check: SiteCheck | undefined }) {
   return (
     <figure>
       <div className="h-[560px]">
-        <Unfolded
-          sheet={sequence.data}
-          step={sequence.data.steps.at(-1)?.number ?? 1}
-          units={units}
-          measured={check.measured}
-          dimensions={false}
-        />
+        <Unfolded sheet={sequence.data} step={sequence.data.steps.at(-1)?.number ?? 1} units={units}>
+          <Numbers />
+          {check.measured && <Measured measured={check.measured} />}
+        </Unfolded>
       </div>
       <figcaption className="text-center font-semibold">{check.title}</figcaption>
     </figure>

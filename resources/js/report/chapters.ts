@@ -1,0 +1,30 @@
+import type { FC } from 'react';
+import type { ProjectFile } from '../api/types';
+import { Assemblies } from './Assemblies';
+import { Brief } from './Brief';
+import { Details } from './Details';
+import { Schedule } from './Schedule';
+import type { Sheet } from './sheet';
+import { Site } from './Site';
+import { Training } from './Training';
+
+type Chapter = FC<{ sheet: Sheet }>;
+
+/**
+ * The chapters of the report by the section of the project file that they print, in the order of the report. A
+ * section without an entry does not compile; `null` is one that is printed within others.
+ */
+const BY_SECTION: Record<Exclude<keyof ProjectFile, 'format' | 'catalogue'>, Chapter | null> = {
+  project: null,
+  materials: null,
+  climate: Brief,
+  indoor: null,
+  conditions: null,
+  assemblies: Assemblies,
+  openings: Schedule,
+  details: Details,
+  site: Site,
+  training: Training,
+};
+
+export const CHAPTERS = Object.values(BY_SECTION).filter((chapter) => chapter !== null);
