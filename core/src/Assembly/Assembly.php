@@ -11,7 +11,11 @@ use Apron\Material\Material;
 /** A wall, roof, floor or foundation wall as layers, inside to outside. */
 final readonly class Assembly
 {
-    /** @param  list<Layer>  $layers inside to outside, at least one */
+    /**
+     * @param  list<Layer>  $layers inside to outside, at least one
+     *
+     * @throws \InvalidArgumentException where there is none
+     */
     public function __construct(
         public string $id,
         public string $name,
@@ -34,6 +38,9 @@ final readonly class Assembly
         /** the assembly it is set beside */
         public ?string $variantOf = null,
     ) {
+        if ($layers === []) {
+            throw new \InvalidArgumentException("the assembly $id has no layer");
+        }
     }
 
     public function heatFlow(): HeatFlow

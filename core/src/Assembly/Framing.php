@@ -9,6 +9,7 @@ use Apron\Material\Material;
 /** Members that pass through a layer: studs, rafters, battens. */
 final readonly class Framing
 {
+    /** @throws \InvalidArgumentException where it takes none of the area, or all */
     public function __construct(
         public Material $material,
         /** share of the area, 0 to 1 */
@@ -20,6 +21,9 @@ final readonly class Framing
         /** chosen for steel studs; null leaves it to the combined method where that holds */
         public ?MetalFraming $method = null,
     ) {
+        if ($fraction <= 0 || $fraction >= 1) {
+            throw new \InvalidArgumentException("framing takes $fraction of the area");
+        }
     }
 
     /**

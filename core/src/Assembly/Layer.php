@@ -13,6 +13,8 @@ final readonly class Layer
     /**
      * @param  list<Control>  $controls the control layers it is meant to carry
      * @param  list<Bridge>  $bridges through it
+     *
+     * @throws \InvalidArgumentException where it has no thickness
      */
     public function __construct(
         public string $id,
@@ -27,6 +29,9 @@ final readonly class Layer
         public array $bridges = [],
         public ?InvertedRoof $inverted = null,
     ) {
+        if ($thicknessMm <= 0) {
+            throw new \InvalidArgumentException("the layer $id is $thicknessMm mm thick");
+        }
     }
 
     /** How the air in it moves, or null for a layer of anything else. */

@@ -7,7 +7,11 @@ namespace Apron\Climate;
 /** Twelve months of outdoor air, January first. */
 final readonly class Climate
 {
-    /** @param  list<Month>  $months twelve */
+    /**
+     * @param  list<Month>  $months twelve
+     *
+     * @throws \InvalidArgumentException where they are not twelve
+     */
     public function __construct(
         public string $name,
         public array $months,
@@ -16,6 +20,9 @@ final readonly class Climate
         /** °C, for sizing: colder in one hour of a hundred or so */
         public ?float $designWinter = null,
     ) {
+        if (count($months) !== 12) {
+            throw new \InvalidArgumentException('a climate has twelve months, and not '.count($months));
+        }
     }
 
     /** °C over the year */
