@@ -35,3 +35,6 @@ export function niceStep(span: number, count: number): number {
   const power = 10 ** Math.floor(Math.log10(raw));
   return [1, 2, 5, 10].map((m) => m * power).find((s) => s >= raw) ?? raw;
 }
+
+/** The frame of a drawn section, in its own units: the air inside and outside, the layers between. */
+export const SECTION = { width: 800, left: 46, right: 16, top: 66, bottom: 300, height: 384 };
