@@ -83,6 +83,34 @@ final readonly class Assembly
         return array_slice($this->layers, 0, $this->ventilatedAt() ?? count($this->layers));
     }
 
+    /** @return list<Ply> what vapour meets, inside to outside, each facer for itself */
+    public function plies(): array
+    {
+        $plies = [];
+        foreach ($this->reckonedLayers() as $i => $layer) {
+            array_push($plies, ...$layer->plies($i));
+        }
+
+        return $plies;
+    }
+
+    /** @return list<Run> those that count, neighbours of one material together, inside to outside */
+    public function runs(): array
+    {
+        $runs = [];
+        foreach ($this->reckonedLayers() as $i => $layer) {
+            $before = $runs === [] ? null : $runs[count($runs) - 1];
+            if ($before !== null && $before->layer->material->id === $layer->material->id) {
+                array_pop($runs);
+                $runs[] = $before->with($i, $layer);
+            } else {
+                $runs[] = new Run($i, $i, $layer, $layer->thicknessMm);
+            }
+        }
+
+        return $runs;
+    }
+
     public function thicknessMm(): float
     {
         return array_sum(array_map(fn (Layer $layer): float => $layer->thicknessMm, $this->layers));

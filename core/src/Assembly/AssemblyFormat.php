@@ -44,6 +44,7 @@ final class AssemblyFormat
         'fasteners',
         'bridges',
         'inverted',
+        'turned',
     ];
 
     /**
@@ -173,6 +174,7 @@ final class AssemblyFormat
             fasteners: self::fasteners($node->optional('fasteners')),
             bridges: array_map(self::bridge(...), $node->optional('bridges')?->items(0, 20) ?? []),
             inverted: self::inverted($node->optional('inverted')),
+            turned: $node->optional('turned')?->boolean() ?? false,
         );
     }
 
@@ -325,6 +327,7 @@ final class AssemblyFormat
             'inverted' => $layer->inverted === null
                     ? null
                     : ['rain_mm_day' => $layer->inverted->rain, 'drainage' => $layer->inverted->drainage],
+            'turned' => $layer->turned ? true : null,
         ]);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Apron\Assembly;
 
+use Apron\Material\Face;
+use Apron\Material\Facer;
 use Apron\Material\Material;
 use Apron\Material\VapourClass;
 use Apron\Rules\RuleFigures;
@@ -28,6 +30,8 @@ final readonly class Layer
         public ?Fasteners $fasteners,
         public array $bridges = [],
         public ?InvertedRoof $inverted = null,
+        /** with its inner face outward: a faced batt or board put in the other way round */
+        public bool $turned = false,
     ) {
         if ($thicknessMm <= 0) {
             throw new \InvalidArgumentException("the layer $id is $thicknessMm mm thick");
@@ -96,6 +100,7 @@ final readonly class Layer
             $this->fasteners,
             $this->bridges,
             $this->inverted,
+            $this->turned,
         );
     }
 
@@ -112,23 +117,34 @@ final readonly class Layer
             $this->fasteners,
             $this->bridges,
             $this->inverted,
+            $this->turned,
         );
     }
 
-    /**
-     * The one of several that lets least vapour through; the first of equals.
-     *
-     * @param  array<int, self>  $layers
-     */
-    public static function tightest(array $layers): ?self
+    /** @return list<Facer> as they lie in the assembly */
+    public function facers(): array
     {
-        $tightest = null;
-        foreach ($layers as $layer) {
-            if ($tightest === null || $layer->sd() > $tightest->sd()) {
-                $tightest = $layer;
-            }
+        return $this->turned
+            ? array_map(fn (Facer $facer): Facer => $facer->turned(), $this->material->facers)
+            : $this->material->facers;
+    }
+
+    /** @return non-empty-list<Ply> itself and its facers, inside to outside */
+    public function plies(int $at): array
+    {
+        $plies = [Ply::core($at, $this)];
+        foreach ($this->facers() as $facer) {
+            $facer->face === Face::Inner
+                ? array_unshift($plies, Ply::facer($at, $this, $facer))
+                : ($plies[] = Ply::facer($at, $this, $facer));
         }
 
-        return $tightest;
+        return $plies;
+    }
+
+    /** Whether air blows through it. */
+    public function letsAirThrough(): bool
+    {
+        return $this->material->letsAirThrough($this->thicknessMm);
     }
 }

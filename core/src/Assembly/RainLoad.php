@@ -16,8 +16,8 @@ final class RainLoad
     private const ANY_DIRECTION = 0.3183;
 
     /**
-     * kg/m² of wall in the month: 0.2 · exposure · deposition · wind · rain, the wind from anywhere. Null where the
-     * month does not say rain and wind.
+     * kg/m² of wall in the month, on the facing that gets most: 0.2 · exposure · deposition · wind · rain, on a wind
+     * from anywhere twice what is usual. Null where the month does not say rain and wind.
      */
     public static function onWall(Month $month, Exposure $exposure): ?float
     {
@@ -30,7 +30,8 @@ final class RainLoad
                     (float) $rules->cell('rain_deposition', $exposure->over->value, 'factor') *
                     $month->wind *
                     $month->rain *
-                    self::ANY_DIRECTION;
+                    self::ANY_DIRECTION *
+                    ($month->worstFacing ?? $rules->figure('worst_facing'));
     }
 
     /** kg/m² behind the cladding */

@@ -65,10 +65,30 @@ final readonly class ThermalResistance
         $this->insulationAt = self::greatest($this->layers);
     }
 
-    /** The combined method refuses a bridge that is too strong for it, and any metal through insulation. */
+    /**
+     * The combined method refuses a bridge that is too strong for it, and any metal through insulation, whatever the
+     * ratio of the limits is.
+     */
     public function withinMethod(): bool
     {
+        return $this->limitsClose() && ! $this->throughInsulation();
+    }
+
+    private function limitsClose(): bool
+    {
         return $this->upperLimit / $this->lowerLimit <= self::WIDEST_RATIO;
+    }
+
+    /** Whether metal framing goes through a layer that insulates. */
+    private function throughInsulation(): bool
+    {
+        foreach ($this->assembly->reckonedLayers() as $layer) {
+            if ($layer->framing?->material->isMetal() === true && $layer->insulates()) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** Whether somebody chose the method that steel studs are reckoned by. */
@@ -159,10 +179,12 @@ final readonly class ThermalResistance
         $chosen = $metal = null;
         foreach ($layers as $i => $layer) {
             $chosen ??= $layer->framing?->method;
-            $metal ??= $layer->framing?->material->isMetal() ? $i : null;
+            $through = $layer->framing?->material->isMetal() === true;
+            $metal = $through && ($metal === null || $layer->insulates()) ? $i : $metal;
         }
+        $combined = [($this->upperLimit + $this->lowerLimit) / 2, 'combined'];
         if ($chosen === null && $this->withinMethod()) {
-            return [($this->upperLimit + $this->lowerLimit) / 2, 'combined'];
+            return $combined;
         }
         foreach ($chosen === null ? MetalFraming::cases() : [$chosen] as $method) {
             $total = $metal === null ? null : $this->metalFramed($method, $layers, $metal, $surfaces);
@@ -171,7 +193,8 @@ final readonly class ThermalResistance
             }
         }
 
-        return [null, null];
+        // Metal of which too little is known for a table, and little of it: the limits are close enough to say.
+        return $chosen === null && $this->limitsClose() ? $combined : [null, null];
     }
 
     /** @param  list<Layer>  $layers */

@@ -24,6 +24,15 @@ final readonly class HumidityClass implements IndoorAir
             $share *
             $this->margin;
 
-        return ['celsius' => $this->celsius, 'pressure' => $outdoors->vapourPressure() + $excess];
+        return [
+            'celsius' => $this->celsius,
+            'pressure' => min($outdoors->vapourPressure() + $excess, Air::saturation($this->celsius)),
+        ];
+    }
+
+    /** Whether the class asks for more than the air of the room can hold in such a month; it is capped there. */
+    public function caps(Month $outdoors): bool
+    {
+        return $this->during(0, $outdoors)['pressure'] >= Air::saturation($this->celsius) * (1 - 1e-9);
     }
 }

@@ -138,7 +138,7 @@ final readonly class Measure
     {
         $least = INF;
         foreach ($assessed->drying as $drying) {
-            if ($drying->layer->material->harmedByWater()) {
+            if ($drying->run->material()->harmedByWater()) {
                 $least = min($least, $drying->year());
             }
         }

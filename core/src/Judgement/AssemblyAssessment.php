@@ -8,11 +8,13 @@ use Apron\Assembly\Assembly;
 use Apron\Assembly\AssemblyKind;
 use Apron\Assembly\Exposure;
 use Apron\Assembly\Layer;
+use Apron\Assembly\Ply;
 use Apron\Assembly\ThermalResistance;
 use Apron\Brief\Brief;
 use Apron\Budget\Deadline;
 use Apron\Climate\Climate;
 use Apron\Climate\Condition;
+use Apron\Climate\HumidityClass;
 use Apron\Climate\IndoorAir;
 use Apron\Rules\Assessed;
 use Apron\Rules\Finding;
@@ -20,6 +22,7 @@ use Apron\Rules\RuleFigures;
 use Apron\Rules\Words;
 use Apron\Vapour\AirPath;
 use Apron\Vapour\Drying;
+use Apron\Vapour\Gathering;
 use Apron\Vapour\MoistureYear;
 use Apron\Vapour\Path;
 use Apron\Vapour\Profile;
@@ -46,8 +49,17 @@ final class AssemblyAssessment implements Assessed
 
     public readonly ?IndoorAir $indoors;
 
-    /** @var list<Drying> of each reckoned layer that can hold water, where the airs are known */
+    /** @var list<Drying> of each thing that can hold water, where the airs are known */
     public readonly array $drying;
+
+    /** @var list<Gathering> zones that water gathers in over the year, inside to outside */
+    public readonly array $gatherings;
+
+    /** @var list<Ply> what vapour meets, inside to outside, each facer for itself */
+    public readonly array $plies;
+
+    /** what the rain meets; null where it is no wall in the weather */
+    public readonly ?Cladding $cladding;
 
     /** @var array<string, string> of the project: question => choice */
     public readonly array $schools;
@@ -71,6 +83,9 @@ final class AssemblyAssessment implements Assessed
         [$climate, $indoors] = [$this->climate, $this->indoors];
         $known = $climate !== null && $indoors !== null;
         $this->year = $known ? new MoistureYear($this->path, $climate, $indoors) : null;
+        $this->gatherings = $this->year === null ? [] : Gathering::all($this->year);
+        $this->plies = $assembly->plies();
+        $this->cladding = Cladding::of($assembly);
         $this->surface = $known ? new SurfaceFactor($this->heat, $climate, $indoors) : null;
         $this->drying = $known ? $this->drying($climate, $indoors) : [];
     }
@@ -78,8 +93,8 @@ final class AssemblyAssessment implements Assessed
     /** @return list<Finding> what every rule says of it */
     public function findings(): array
     {
-        return $this->findings ??= array_merge(
-            ...array_map(fn (Rule $rule): array => $rule->findings($this), Rules::all()),
+        return $this->findings ??= Consequences::under(
+            array_merge(...array_map(fn (Rule $rule): array => $rule->findings($this), Rules::all())),
         );
     }
 
@@ -90,11 +105,24 @@ final class AssemblyAssessment implements Assessed
     }
 
     /** How a layer dries; null where it holds no water, or the airs are not known. */
-    public function dryingOf(Layer $layer): ?Drying
+    public function dryingOf(int $layer): ?Drying
     {
         foreach ($this->drying as $drying) {
-            if ($drying->layer->id === $layer->id) {
+            if ($drying->run->has($layer)) {
                 return $drying;
+            }
+        }
+
+        return null;
+    }
+
+    /** The first month, 0 for January, in which the room’s humidity class had to be capped; null where none was. */
+    public function cappedMonth(): ?int
+    {
+        $class = $this->indoors instanceof HumidityClass ? $this->indoors : null;
+        foreach ($this->climate->months ?? [] as $m => $outdoors) {
+            if ($class?->caps($outdoors) === true) {
+                return $m;
             }
         }
 
@@ -132,6 +160,7 @@ final class AssemblyAssessment implements Assessed
         ];
         if ($this->year !== null) {
             $figures['year'] = $this->year->toArray();
+            $figures['gatherings'] = array_map(fn (Gathering $zone): array => $zone->toArray(), $this->gatherings);
             $figures['drying'] = array_map(fn (Drying $drying): array => $drying->toArray(), $this->drying);
         }
         if ($this->surface !== null) {
@@ -177,27 +206,32 @@ final class AssemblyAssessment implements Assessed
     /** @return list<Drying> */
     private function drying(Climate $climate, IndoorAir $indoors): array
     {
-        $layers = $this->assembly->reckonedLayers();
+        $runs = $this->assembly->runs();
         $solid = RuleFigures::of('physics')->figure('solid_masonry_mm');
-        // Rain that gets past the cladding comes to rest on the outermost thing behind it that water harms.
+        // Rain that gets past the cladding runs down the water-resistive barrier, and behind it a window leaks into
+        // the outermost thing that water harms.
         $wetted = null;
-        foreach ($layers as $i => $layer) {
+        foreach ($runs as $r => $run) {
             // Behind solid masonry there is no cladding for it to get past: the masonry soaks it up.
-            $wetted = $layer->thicknessMm > $solid && $layer->material->isReservoir() ? null : $wetted;
-            $wetted = $this->assembly->kind === AssemblyKind::Wall && $layer->material->harmedByWater() ? $i : $wetted;
+            $wetted = $run->thicknessMm > $solid && $run->material()->isReservoir() ? null : $wetted;
+            $wetted = $this->assembly->kind === AssemblyKind::Wall && $run->material()->harmedByWater() ? $r : $wetted;
         }
+        $soaked = $this->cladding?->soaks() === true;
         $drying = [];
-        foreach ($layers as $i => $layer) {
-            if ($layer->material->holdsWater()) {
+        foreach ($runs as $r => $run) {
+            if ($run->material()->holdsWater()) {
                 $drying[] = new Drying(
                     $this->path,
-                    $i,
-                    $layer,
+                    $run,
                     $climate,
                     $indoors,
-                    $i === $wetted && $this->assembly->soil === null
+                    $r === $wetted && $this->assembly->soil === null
                         ? $this->assembly->exposure ?? new Exposure
                         : null,
+                    $soaked,
+                    $this->cladding?->drained === true && $this->cladding->planes > 0
+                        ? RuleFigures::of('practice')->figure('leak_drained_share')
+                        : 1.0,
                 );
             }
         }

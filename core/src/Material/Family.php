@@ -28,6 +28,18 @@ final readonly class Family
         public bool $metal,
         /** lets more vapour through when it is damp */
         public bool $smart,
+        /** a finish that is bonded to what is behind it: render, stone set in mortar, a coat on foam */
+        public bool $bondedFinish,
+        /** keeps a way open for water to run down */
+        public bool $drains,
+        /** has faces of wood, paper or gypsum that mould lives on */
+        public bool $feedsMould,
+        /** wood, and of which kind; null for anything else */
+        public ?Timber $timber,
+        /** kg/m³ of water it is made with and dries out of; null where it is made dry */
+        public ?float $builtIn,
+        /** mm from which foam of an open cell stops air; null where it never does */
+        public ?float $airTightFrom,
         /** what another material may take the place of; null where none does */
         public ?Role $standsInAs,
         /** kg/m³ from which it stands as a board in front of the wall; null where it never does, or always */
@@ -48,6 +60,12 @@ final readonly class Family
             nailBase: $row->get('nail_base')->boolean(),
             metal: $row->get('metal')->boolean(),
             smart: $row->get('smart')->boolean(),
+            bondedFinish: $row->get('bonded_finish')->boolean(),
+            drains: $row->get('drains')->boolean(),
+            feedsMould: $row->get('feeds_mould')->boolean(),
+            timber: $row->optional('timber')?->oneOf(Timber::class),
+            builtIn: $row->optional('built_in_kg_m3')?->number(),
+            airTightFrom: $row->optional('air_tight_from_mm')?->number(),
             standsInAs: $row->optional('stands_in_as')?->oneOf(Role::class),
             boardFrom: $row->optional('board_from_kg_m3')?->number(),
         );

@@ -16,6 +16,9 @@ final readonly class Material
 {
     private const AIR = 'air';
 
+    /** °C, the mean at which insulation is labelled in North America */
+    private const LABEL_C = 24.0;
+
     /** Of a sheet's family, and yet only strips of it. */
     private const STRIPS = [
         'flashing-strip',
@@ -73,6 +76,12 @@ final readonly class Material
         public Source $source,
         /** the version of the catalogue it was copied from, or null for one's own */
         public ?string $catalogue = null,
+        /** W/(m·K) at 24 °C, as North American codes count its label; null where it has none of its own */
+        public ?float $labelConductivity = null,
+        /** loose leaves it is laid in: two of paper are two drainage planes */
+        public int $leaves = 1,
+        /** @var list<Facer> on its faces; its own figures are then those of the core between them */
+        public array $facers = [],
     ) {
     }
 
@@ -82,11 +91,27 @@ final readonly class Material
         return $this->resistance ?? $thicknessMm / 1000 / (float) $this->conductivity;
     }
 
+    /** m²K/W of a thickness in mm as its label says it: at 24 °C, where its own conductivity is at 10. */
+    public function labelResistanceOf(float $thicknessMm): float
+    {
+        $conductivity = $this->labelConductivity ?? $this->conductivityCurve?->value(self::LABEL_C);
+
+        return $conductivity === null ? $this->resistanceOf($thicknessMm) : $thicknessMm / 1000 / $conductivity;
+    }
+
     /**
      * Vapour-diffusion-equivalent air layer thickness of a thickness in mm, m: by the dry cup, or the wet where it has
      * one.
      */
     public function sdOf(float $thicknessMm, bool $wet = false): float
+    {
+        $facers = array_map(fn (Facer $facer): float => $wet ? $facer->sdWet : $facer->sd, $this->facers);
+
+        return $this->coreSdOf($thicknessMm, $wet) + array_sum($facers);
+    }
+
+    /** The same of what lies between its facers. */
+    public function coreSdOf(float $thicknessMm, bool $wet = false): float
     {
         $cup = $wet ? $this->wetCup : null;
 
@@ -109,6 +134,28 @@ final readonly class Material
         return (Air::VAPOUR_PERMEABILITY * 1e12) / $permeance;
     }
 
+    /**
+     * kg/m² of water that so many mm of it bear for a while beyond their ordinary moisture: wood by a share of its
+     * mass, anything else that water harms by what it stores. Null where water does it no harm, or nobody has said.
+     */
+    public function bears(float $thicknessMm): ?float
+    {
+        $timber = $this->family?->timber;
+        $store = match (true) {
+            $timber !== null && $this->density !== null => $timber->bears() * $this->density,
+            $this->harmedByWater() => $this->safeStore,
+            default => null,
+        };
+
+        return $store === null ? null : ($store * $thicknessMm) / 1000;
+    }
+
+    /** Keeps a way open for water to run down: a mat. */
+    public function drains(): bool
+    {
+        return $this->family !== null && $this->family->drains;
+    }
+
     public function isAir(): bool
     {
         return $this->family?->id === self::AIR;
@@ -129,9 +176,20 @@ final readonly class Material
         return $this->family !== null && $this->family->harmedByWater;
     }
 
-    public function letsAirThrough(): bool
+    /** Whether air blows through so many mm of it; unfaced, and open foam only where it is thin. */
+    public function letsAirThrough(float $thicknessMm): bool
     {
-        return $this->family !== null && $this->family->letsAirThrough;
+        $tightFrom = $this->family?->airTightFrom;
+
+        return $this->family !== null &&
+            $this->family->letsAirThrough &&
+            ($tightFrom === null || $thicknessMm < $tightFrom);
+    }
+
+    /** Whether mould finds food on its faces: wood, paper, gypsum. */
+    public function feedsMould(): bool
+    {
+        return $this->family !== null && $this->family->feedsMould;
     }
 
     public function isReservoir(): bool

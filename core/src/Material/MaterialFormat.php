@@ -18,6 +18,7 @@ final class MaterialFormat
         'name',
         'family',
         'conductivity_w_mk',
+        'conductivity_label_w_mk',
         'resistance_m2k_w',
         'vapour_resistance_factor',
         'sd_m',
@@ -38,6 +39,8 @@ final class MaterialFormat
         'back_family',
         'adhesive',
         'usual_thickness_mm',
+        'leaves',
+        'facers',
         'catalogue',
         'source',
     ];
@@ -111,6 +114,9 @@ final class MaterialFormat
             usualThicknessMm: $node->optional('usual_thickness_mm')?->positive(5000, 'mm', 0.001),
             source: self::source($node->optional('source')),
             catalogue: $node->optional('catalogue')?->text(40),
+            labelConductivity: $node->optional('conductivity_label_w_mk')?->positive(1000, 'W/(m·K)', 0.001),
+            leaves: $node->optional('leaves')?->integer(1, 3) ?? 1,
+            facers: self::facers($node->optional('facers')),
         );
     }
 
@@ -122,6 +128,7 @@ final class MaterialFormat
             'name' => $material->name,
             'family' => $material->family?->id,
             'conductivity_w_mk' => $material->conductivity,
+            'conductivity_label_w_mk' => $material->labelConductivity,
             'resistance_m2k_w' => $material->resistance,
             'vapour_resistance_factor' => $material->vapourResistanceFactor,
             'sd_m' => $material->sd,
@@ -140,8 +147,45 @@ final class MaterialFormat
             'back_family' => $material->backFamily?->id,
             'adhesive' => $material->adhesive,
             'usual_thickness_mm' => $material->usualThicknessMm,
+            'leaves' => $material->leaves === 1 ? null : $material->leaves,
+            'facers' => array_map(self::writeFacer(...), $material->facers),
             'catalogue' => $material->catalogue,
             'source' => self::writeSource($material->source),
+        ]);
+    }
+
+    /** @return list<Facer> */
+    private static function facers(?Node $node): array
+    {
+        $facers = [];
+        foreach ($node?->items(1, 2) ?? [] as $row) {
+            $row->object(['face', 'name', 'family', 'sd_m', 'sd_wet_m'], ['face', 'name', 'family', 'sd_m']);
+            $face = $row->get('face')->oneOf(Face::class);
+            if (isset($facers[$face->value])) {
+                $row->get('face')->refuse('the other face: one facer on each');
+            }
+            $sd = $row->get('sd_m')->positive(...self::MOST['sd_m']);
+            $facers[$face->value] = new Facer(
+                $face,
+                $row->get('name')->text(),
+                Families::named($row->get('family')),
+                $sd,
+                $row->optional('sd_wet_m')?->positive(...self::MOST['sd_m']) ?? $sd,
+            );
+        }
+
+        return array_values($facers);
+    }
+
+    /** @return array<string, mixed> */
+    private static function writeFacer(Facer $facer): array
+    {
+        return Written::without([
+            'face' => $facer->face->value,
+            'name' => $facer->name,
+            'family' => $facer->family->id,
+            'sd_m' => $facer->sd,
+            'sd_wet_m' => $facer->sdWet === $facer->sd ? null : $facer->sdWet,
         ]);
     }
 

@@ -22,7 +22,39 @@ final readonly class Finding
         public array $figures,
         public Source $source,
         public string $discriminator = '',
+        /** the key of the finding that it follows from; null where it stands for itself */
+        public ?string $under = null,
     ) {
+    }
+
+    /** The same as what follows from another. */
+    public function under(string $cause): self
+    {
+        return new self(
+            $this->code,
+            $this->severity,
+            $this->subject,
+            $this->figures,
+            $this->source,
+            $this->discriminator,
+            $cause,
+        );
+    }
+
+    /** The same, weighing no less than so much. */
+    public function atLeast(Severity $severity): self
+    {
+        return $severity->rank() >= $this->severity->rank()
+            ? $this
+            : new self(
+                $this->code,
+                $severity,
+                $this->subject,
+                $this->figures,
+                $this->source,
+                $this->discriminator,
+                $this->under,
+            );
     }
 
     /** Identifies the finding through edits: code, subject ids, discriminator. */

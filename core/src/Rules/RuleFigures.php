@@ -22,6 +22,9 @@ final class RuleFigures
     /** @var array<string, list<string>> */
     private array $lists = [];
 
+    /** @var array<string, list<float>> */
+    private array $numbers = [];
+
     /** @var array<string, array<string, array<string, float>>> */
     private array $tables = [];
 
@@ -75,6 +78,15 @@ final class RuleFigures
         return $this->tables[$name] ??= array_map(
             fn (Node $row): array => array_map(fn (Node $cell): float => $cell->number(), $row->entries()),
             $this->rules->get($name)->get('value')->entries(),
+        );
+    }
+
+    /** @return list<float> */
+    public function numbers(string $name): array
+    {
+        return $this->numbers[$name] ??= array_map(
+            fn (Node $item): float => $item->number(),
+            $this->rules->get($name)->get('value')->items(1),
         );
     }
 

@@ -22,6 +22,12 @@ final readonly class AirPath
     /** m²K/W of the insulation outside of it */
     public float $exteriorR;
 
+    /** the same as labels say it */
+    public float $exteriorLabelR;
+
+    /** m²K/W of all insulation as labels say it */
+    public float $labelR;
+
     /** m²K/W of the insulation inside of it */
     public float $interiorR;
 
@@ -33,7 +39,7 @@ final readonly class AirPath
         $layers = $assembly->reckonedLayers();
         $stop = $first = null;
         foreach ($layers as $i => $layer) {
-            $open = $layer->material->letsAirThrough();
+            $open = $layer->letsAirThrough();
             $insulates = $open && $layer->airLayer() === null;
             if ($first === null && $insulates) {
                 $first = $i;
@@ -48,12 +54,15 @@ final readonly class AirPath
             }
         }
         $this->interface = $stop;
-        [$inside, $outside, $cavity] = [0.0, 0.0, 0.0];
+        [$inside, $outside, $cavity, $labelled, $labelledOutside] = [0.0, 0.0, 0.0, 0.0, 0.0];
         foreach ($layers as $i => $layer) {
             if ($stop === null || ! $layer->insulates()) {
                 continue;
             }
+            $label = $layer->material->labelResistanceOf($layer->thicknessMm);
+            $labelled += $label;
             if ($i >= $stop) {
+                $labelledOutside += $label;
                 $outside += $heat->layers[$i];
             } else {
                 $inside += $heat->layers[$i];
@@ -61,6 +70,7 @@ final readonly class AirPath
             }
         }
         [$this->exteriorR, $this->interiorR, $this->cavityMm] = [$outside, $inside, $cavity];
+        [$this->exteriorLabelR, $this->labelR] = [$labelledOutside, $labelled];
     }
 
     public function share(): float

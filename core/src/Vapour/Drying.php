@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Apron\Vapour;
 
 use Apron\Assembly\Exposure;
-use Apron\Assembly\Layer;
 use Apron\Assembly\RainLoad;
+use Apron\Assembly\Run;
 use Apron\Climate\Air;
 use Apron\Climate\Climate;
 use Apron\Climate\IndoorAir;
@@ -17,7 +17,7 @@ use Apron\Rules\RuleFigures;
 /**
  * How one layer that can hold water gets rid of it: from saturation at its middle through all that lies on either side,
  * in each month. Diffusion alone, each side for itself; a side dries nothing in a month when its air is the wetter.
- * What then condenses farther out is not followed here: the year does that.
+ * Behind a cladding that is soaked and lies against the wall the outside is at saturation. What then condenses farther out is not followed here: the year does that.
  */
 final readonly class Drying
 {
@@ -30,6 +30,12 @@ final readonly class Drying
     /** @var non-empty-list<array{inward: float, outward: float}> kg/m² in each month from January */
     public array $months;
 
+    /**
+     * kg/m² that it would dry in a year, wet all the while, beyond what it would gather; below zero where it gathers
+     * more
+     */
+    public float $reserve;
+
     /** kg/m² that it can take up for a while without harm; null where nobody has said */
     public ?float $store;
 
@@ -38,16 +44,24 @@ final readonly class Drying
 
     public function __construct(
         Path $path,
-        public int $at,
-        public Layer $layer,
+        public Run $run,
         Climate $climate,
         IndoorAir $indoors,
         ?Exposure $exposure,
+        bool $soaked = false,
+        float $leakShare = 1.0,
     ) {
         $physics = RuleFigures::of('physics');
-        $nodes = array_keys(array_filter($path->layer, fn (int $l): bool => $l === $at));
+        // Of the layer between its facers: what they hold back is on the way out.
+        $nodes = array_keys(
+            array_filter(
+                $path->layer,
+                fn (int $l, int $n): bool => $n > 0 && $run->has($l) && $path->inside($n)?->facer === null,
+                ARRAY_FILTER_USE_BOTH,
+            ),
+        );
         $last = count($path->sd) - 1;
-        [$from, $to] = [$nodes[0] - ($at === 0 && $nodes[0] === 0 ? 0 : 1), $nodes[count($nodes) - 1]];
+        [$from, $to] = [$nodes[0] - 1, $nodes[count($nodes) - 1]];
         $inSd =
             self::smart($path, 0, $from, $physics->figure('smart_inward_rh_pct')) +
             ($path->sd[$to] - $path->sd[$from]) / 2;
@@ -58,20 +72,27 @@ final readonly class Drying
         $this->outwardPermeance = Material::permeanceOfSd($outSd);
         $middle = ($path->resistance[$from] + $path->resistance[$to]) / 2;
         $months = $leak = [];
+        $net = 0.0;
         foreach ($climate->months as $m => $outdoors) {
             $air = $indoors->during($m, $outdoors);
             $wet = Air::saturation($air['celsius'] - ($middle * ($air['celsius'] - $outdoors->celsius)) / $path->total);
             $time = Month::DAYS[$m] * 86400.0 * Air::VAPOUR_PERMEABILITY;
+            $outside = $soaked ? Air::saturation($outdoors->celsius) : $outdoors->vapourPressure();
+            // What flows in from a room that is the damper flows through a smart film that is shut.
+            $flowSd = $wet >= $air['pressure'] ? $inSd : $path->sd[$from] + ($path->sd[$to] - $path->sd[$from]) / 2;
+            $net += $time * (($wet - $air['pressure']) / max(1e-6, $flowSd) + ($wet - $outside) / $outSd);
             $months[] = [
                 'inward' => ($time * max(0.0, $wet - $air['pressure'])) / $inSd,
-                'outward' => ($time * max(0.0, $wet - $outdoors->vapourPressure())) / $outSd,
+                'outward' => ($time * max(0.0, $wet - $outside)) / $outSd,
             ];
-            $leak[] = $exposure === null ? null : RainLoad::pastCladding($outdoors, $exposure);
+            $past = $exposure === null ? null : RainLoad::pastCladding($outdoors, $exposure);
+            $leak[] = $past === null ? null : $leakShare * $past;
         }
+        $this->reserve = $net;
         $this->months = $months ?: throw new \LogicException('a climate without months');
         $this->leak = in_array(null, $leak, true) ? null : $leak;
-        $store = $layer->material->safeStore;
-        $this->store = $store === null ? null : ($store * $layer->thicknessMm) / 1000;
+        $store = $run->material()->safeStore;
+        $this->store = $store === null ? null : ($store * $run->thicknessMm) / 1000;
     }
 
     /** kg/m² in a year, both ways */
@@ -143,7 +164,7 @@ final readonly class Drying
         $grams = fn (?float $kg): ?float => $kg === null ? null : 1000 * $kg;
 
         return [
-            'layer' => $this->layer->id,
+            'layer' => $this->run->layer->id,
             'inward_permeance_ng_pa_s_m2' => $this->inwardPermeance,
             'outward_permeance_ng_pa_s_m2' => $this->outwardPermeance,
             'way' => $this->way()->value,
@@ -155,6 +176,7 @@ final readonly class Drying
                 $this->months,
             ),
             'year_g_m2' => 1000 * $this->year(),
+            'reserve_g_m2' => 1000 * $this->reserve,
             'poorest_month_g_m2' => 1000 * $this->poorest(),
             'store_g_m2' => $grams($this->store),
             'leak_allowance_ml_m_day' => $this->allowance(),

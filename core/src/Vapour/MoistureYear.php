@@ -26,8 +26,17 @@ final class MoistureYear
      */
     public array $accumulated = [];
 
-    /** @var list<array{sd: array<int, float>, saturation: array<int, float>, inside: float, outside: float}> */
+    /**
+     * @var list<array{sd: array<int, float>, saturation: array<int, float>, celsius: list<float>, inside: float,
+     *   outside: float}>
+     */
     private array $months = [];
+
+    /** @var list<array{inside: float, outside: float}> relative humidity of the two airs in each month, 0 to 1 */
+    public array $airs = [];
+
+    /** @var list<int> months, 0 for January, in which the air outside is wetter than the outer face bears */
+    public array $outerFaceWet = [];
 
     public function __construct(public readonly Path $path, Climate $climate, IndoorAir $indoors)
     {
@@ -36,15 +45,24 @@ final class MoistureYear
             $air = $indoors->during($m, $outdoors);
             [$resistances, $total] = $path->warmth($air['celsius'], $outdoors->celsius);
             $flux = ($air['celsius'] - $outdoors->celsius) / $total;
-            $saturation = [];
+            $saturation = $celsius = [];
             foreach ($resistances as $resistance) {
-                $saturation[] = Air::saturation($air['celsius'] - $resistance * $flux);
+                $celsius[] = $at = $air['celsius'] - $resistance * $flux;
+                $saturation[] = Air::saturation($at);
+            }
+            $this->airs[] = [
+                'inside' => $air['pressure'] / Air::saturation($air['celsius']),
+                'outside' => $outdoors->humidity / 100,
+            ];
+            if ($outdoors->vapourPressure() > $saturation[$last] * (1 + 1e-9)) {
+                $this->outerFaceWet[] = $m;
             }
             $inside = min($air['pressure'], $saturation[0]);
             $outside = min($outdoors->vapourPressure(), $saturation[$last]);
             $this->months[] = [
                 'sd' => $path->openness($saturation, $inside, $outside),
                 'saturation' => $saturation,
+                'celsius' => $celsius,
                 'inside' => $inside,
                 'outside' => $outside,
             ];
@@ -91,6 +109,36 @@ final class MoistureYear
         $wettest = $this->wettest();
 
         return $wettest === null ? 0.0 : $this->peak($wettest);
+    }
+
+    /**
+     * Temperature and relative humidity at each node in a month, planes that hold water at its end at saturation.
+     *
+     * @param  int  $month  0 for January
+     * @return list<array{celsius: float, humidity: float}> humidity 0 to 1
+     */
+    public function humidity(int $month): array
+    {
+        ['sd' => $sd, 'saturation' => $saturation, 'inside' => $inside, 'outside' => $outside] = $this->months[$month];
+        $k = ($month - (int) $this->startingMonth + 12) % 12;
+        $held = array_filter($this->accumulated, fn (array $ends): bool => $ends[$k] > self::DRY);
+        $touched = $this->touchedWith($month, array_keys($held));
+        $last = count($sd) - 1;
+        $at = [];
+        foreach ($touched as $node) {
+            $at[$node] = $saturation[$node];
+        }
+        $at[0] = $inside;
+        $at[$last] = $outside;
+        $states = [];
+        foreach (TautString::pressures(array_values($sd), $touched, $at) as $node => $pressure) {
+            $states[] = [
+                'celsius' => $this->months[$month]['celsius'][$node],
+                'humidity' => $pressure / $saturation[$node],
+            ];
+        }
+
+        return $states;
     }
 
     /** @return array<string, mixed> as `apron-assessment/1` has it */
@@ -217,9 +265,32 @@ final class MoistureYear
         ['sd' => $sd, 'saturation' => $saturation, 'inside' => $inside, 'outside' => $outside] = $this->months[$month];
         $last = count($sd) - 1;
         ksort($water);
+        $touched = $this->touchedWith($month, array_keys($water));
+        $rates = [];
+        for ($t = 1, $n = count($touched) - 1; $t < $n; $t++) {
+            [$a, $b, $c] = [$touched[$t - 1], $touched[$t], $touched[$t + 1]];
+            $pa = $a === 0 ? $inside : $saturation[$a];
+            $pc = $c === $last ? $outside : $saturation[$c];
+            $rates[$b] =
+                Air::VAPOUR_PERMEABILITY *
+                (($pa - $saturation[$b]) / ($sd[$b] - $sd[$a]) - ($saturation[$b] - $pc) / ($sd[$c] - $sd[$b]));
+        }
+
+        return $rates;
+    }
+
+    /**
+     * What the taut string touches in a month, the ends included, where some planes are held at saturation.
+     *
+     * @param  list<int>  $held  in rising order
+     * @return list<int>
+     */
+    private function touchedWith(int $month, array $held): array
+    {
+        ['sd' => $sd, 'saturation' => $saturation, 'inside' => $inside, 'outside' => $outside] = $this->months[$month];
+        $last = count($sd) - 1;
         $touched = [0];
         $from = 0;
-        $held = array_keys($water);
         $held[] = $last;
         foreach ($held as $to) {
             $pFrom = $from === 0 ? $inside : $saturation[$from];
@@ -236,16 +307,7 @@ final class MoistureYear
             }
             $from = $to;
         }
-        $rates = [];
-        for ($t = 1, $n = count($touched) - 1; $t < $n; $t++) {
-            [$a, $b, $c] = [$touched[$t - 1], $touched[$t], $touched[$t + 1]];
-            $pa = $a === 0 ? $inside : $saturation[$a];
-            $pc = $c === $last ? $outside : $saturation[$c];
-            $rates[$b] =
-                Air::VAPOUR_PERMEABILITY *
-                (($pa - $saturation[$b]) / ($sd[$b] - $sd[$a]) - ($saturation[$b] - $pc) / ($sd[$c] - $sd[$b]));
-        }
 
-        return $rates;
+        return $touched;
     }
 }

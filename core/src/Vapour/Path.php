@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Apron\Vapour;
 
+use Apron\Assembly\Assembly;
 use Apron\Assembly\Layer;
+use Apron\Assembly\Ply;
 use Apron\Assembly\ThermalResistance;
 use Apron\Material\Curve;
 use Apron\Material\Material;
@@ -31,6 +33,9 @@ final readonly class Path
     /** @var list<int> the layer the node lies in or, at an interface, the layer inside it */
     public array $layer;
 
+    /** @var list<Ply> what lies inside of each node but the first */
+    private array $plies;
+
     /** @var list<float> mm from that layer's inner face */
     public array $depthMm;
 
@@ -48,30 +53,45 @@ final readonly class Path
 
     private const SETTLED = 1e-10;
 
+    public Assembly $assembly;
+
     public function __construct(ThermalResistance $heat)
     {
-        $assembly = $heat->assembly;
+        $this->assembly = $assembly = $heat->assembly;
         $r = [$assembly->rsi()];
         $sd = $depth = $position = [0.0];
         $interface = $layerOf = [0];
         $tempered = $smart = [];
+        $plyOf = [];
         $face = 0.0;
+        [$from, $to] = [0, 0];
         foreach ($assembly->reckonedLayers() as $i => $layer) {
-            // A hair's breadth keeps R = 0.5 at two slices when it comes out as 0.5000000000000001.
-            $slices = max(1, (int) ceil($heat->layers[$i] / self::SLICE_M2K_W - 1e-9));
-            [$rAt, $sdAt, $layerSd] = [end($r), end($sd), $layer->sd($i > $heat->insulationAt)];
-            $from = count($r) - 1;
-            for ($k = 1; $k <= $slices; $k++) {
-                $share = $k / $slices;
-                $r[] = $rAt + $heat->layers[$i] * $share;
-                $sd[] = $sdAt + $layerSd * $share;
-                $interface[] = $k === $slices ? $i + 1 : -1;
-                $layerOf[] = $i;
-                $depth[] = $layer->thicknessMm * $share;
-                $position[] = $face + $layer->thicknessMm * $share;
+            $plies = $layer->plies($i);
+            foreach ($plies as $p => $ply) {
+                $last = $p === count($plies) - 1;
+                $core = $ply->facer === null;
+                $damp = $i > $heat->insulationAt || ($i === $heat->insulationAt && ! $core && $last);
+                $plySd = $damp ? $ply->sdWet : $ply->sd;
+                // A hair's breadth keeps R = 0.5 at two slices when it comes out as 0.5000000000000001.
+                $slices = $core ? max(1, (int) ceil($heat->layers[$i] / self::SLICE_M2K_W - 1e-9)) : 1;
+                [$rAt, $sdAt] = [end($r), end($sd)];
+                $start = $core || ! $last ? 0.0 : $layer->thicknessMm;
+                $from = $core ? count($r) - 1 : $from;
+                for ($k = 1; $k <= $slices; $k++) {
+                    $share = $k / $slices;
+                    $depthAt = $core ? $layer->thicknessMm * $share : $start;
+                    $r[] = $rAt + ($core ? $heat->layers[$i] * $share : 0.0);
+                    $sd[] = $sdAt + $plySd * $share;
+                    $interface[] = $k === $slices && $last ? $i + 1 : -1;
+                    $layerOf[] = $i;
+                    $plyOf[] = $ply;
+                    $depth[] = $depthAt;
+                    $position[] = $face + $depthAt;
+                }
+                $to = $core ? count($r) - 1 : $to;
             }
             $face += $layer->thicknessMm;
-            $ends = ['from' => $from, 'to' => count($r) - 1];
+            $ends = ['from' => $from, 'to' => $to];
             if ($layer->material->conductivityCurve !== null && $layer->airLayer() === null) {
                 $tempered[] = ['layer' => $layer] + $ends;
             }
@@ -83,6 +103,7 @@ final readonly class Path
         $this->sd = $sd;
         $this->interface = $interface;
         $this->layer = $layerOf;
+        $this->plies = $plyOf;
         $this->depthMm = $depth;
         $this->positionMm = $position;
         $this->total = $heat->mainPath;
@@ -90,10 +111,16 @@ final readonly class Path
         $this->smart = $smart;
     }
 
-    /** Whether it is the same wall in every state. */
-    public function steady(): bool
+    /** What lies just inside of a node; null at the inside surface. */
+    public function inside(int $node): ?Ply
     {
-        return $this->tempered === [] && $this->smart === [];
+        return $this->plies[$node - 1] ?? null;
+    }
+
+    /** What lies just outside of a node; null at the outside surface. */
+    public function outside(int $node): ?Ply
+    {
+        return $this->plies[$node] ?? null;
     }
 
     /**

@@ -16,6 +16,9 @@ final readonly class SurfaceFactor
     /** null where R is not known */
     public ?float $factor;
 
+    /** at the coldest metal; null where there is none */
+    public ?float $atBridge;
+
     /** null where no month has colder air outside */
     public ?float $leastForMould;
 
@@ -28,6 +31,7 @@ final readonly class SurfaceFactor
         [$rsi, $damp] = [$physics->figure('mould_rsi_m2k_w'), $physics->figure('mould_rh_pct') / 100];
         $total = $heat->total();
         $this->factor = $total === null ? null : 1 - $rsi / ($total - $heat->assembly->rsi() + $rsi);
+        $this->atBridge = SurfaceAtBridge::factor($heat);
         [$least, $critical] = [null, null];
         foreach ($climate->months as $m => $outdoors) {
             $air = $indoors->during($m, $outdoors);
@@ -44,11 +48,12 @@ final readonly class SurfaceFactor
         $this->criticalMonth = $critical;
     }
 
-    /** @return array{frsi: float|null, frsi_min_mould: float|null, critical_month: int|null} */
+    /** @return array{frsi: float|null, frsi_at_bridge: float|null, frsi_min_mould: float|null, critical_month: int|null} */
     public function toArray(): array
     {
         return [
             'frsi' => $this->factor,
+            'frsi_at_bridge' => $this->atBridge,
             'frsi_min_mould' => $this->leastForMould,
             'critical_month' => $this->criticalMonth === null ? null : $this->criticalMonth + 1,
         ];

@@ -26,7 +26,7 @@ final class ControlLayers implements Rule
             }
         }
         if ($carriers === []) {
-            return [new Finding('control.none-named', Severity::Caution, $subject, [], Source::commonPractice())];
+            return [new Finding('control.none-named', Severity::Note, $subject, [], Source::commonPractice())];
         }
         $findings = [];
         foreach (Control::cases() as $control) {

@@ -18,37 +18,39 @@ final class FramingMethod implements Rule
 {
     public function findings(AssemblyAssessment $assessed): array
     {
-        if ($assessed->heat->withinMethod() && ! $assessed->heat->methodChosen()) {
+        $method = $assessed->heat->method;
+        if ($method === 'combined') {
             return [];
         }
         foreach ($assessed->assembly->reckonedLayers() as $layer) {
-            if ($layer->framing !== null) {
-                $subject = $assessed->subject($layer);
+            if ($layer->framing !== null && ($method === null || $layer->framing->material->isMetal())) {
                 $figures = [
                     'ratio' => $assessed->heat->upperLimit / $assessed->heat->lowerLimit,
                     'most' => ThermalResistance::WIDEST_RATIO,
                     'framing' => $layer->framing->material->name,
                 ];
-                $method = $assessed->heat->method === null ? null : MetalFraming::tryFrom($assessed->heat->method);
-                $combined = Source::published('ISO 6946:2017, 6.7.2.1');
-                if ($method === null) {
-                    return [new Finding('heat.no-method', Severity::Fail, $subject, $figures, $combined)];
-                }
-                $figures += ['method' => $method->value, 'r_m2k_w' => (float) $assessed->heat->total()];
+                $steel = $method === null ? null : MetalFraming::from($method);
 
                 return [
-                    $assessed->heat->methodChosen()
+                    $steel === null
                         ? new Finding(
+                            'heat.no-method',
+                            Severity::Fail,
+                            $assessed->subject($layer),
+                            $figures,
+                            Source::published('ISO 6946:2017, 6.7.2.1'),
+                        )
+                        : new Finding(
                             'heat.metal-method',
                             Severity::Note,
-                            $subject,
-                            $figures,
-                            Source::of(SourceKind::FromMemory, MetalFraming::SOURCES[$method->value]),
-                        )
-                        : new Finding('heat.method-out-of-range', Severity::Fail, $subject, $figures, $combined),
+                            $assessed->subject($layer),
+                            $figures + ['method' => $steel->value, 'r_m2k_w' => (float) $assessed->heat->total()],
+                            Source::of(SourceKind::FromMemory, MetalFraming::SOURCES[$steel->value]),
+                        ),
                 ];
             }
         }
-        throw new \LogicException('limits differ without framing');
+
+        return [];
     }
 }

@@ -36,14 +36,21 @@ final class InsideSurface implements Rule
                 ),
             ];
         }
-        $mould = $surface->factor < $surface->leastForMould;
+        $between = $surface->factor < $surface->leastForMould;
+        $at = $surface->atBridge;
+        $mould = $between || ($at !== null && $at < $surface->leastForMould);
 
         return [
             new Finding(
-                $mould ? 'surface.mould' : 'surface.no-mould',
+                match (true) {
+                    $between => 'surface.mould',
+                    $mould => 'surface.mould-at-bridge',
+                    $at !== null => 'surface.no-mould-at-bridge',
+                    default => 'surface.no-mould',
+                },
                 $mould ? Severity::Fail : Severity::Pass,
                 $assessed->subject(),
-                $figures,
+                $figures + ($at === null ? [] : ['at_bridge' => $at]),
                 Source::published('ISO 13788:2012, clause 5'),
             ),
         ];

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Apron\Judgement\Rule;
 
-use Apron\Assembly\AssemblyKind;
-use Apron\Assembly\Layer;
+use Apron\Assembly\Ply;
 use Apron\Climate\Air;
 use Apron\Judgement\AssemblyAssessment;
+use Apron\Judgement\Cladding;
 use Apron\Judgement\Rule;
 use Apron\Material\Families;
 use Apron\Rules\Finding;
@@ -21,35 +21,20 @@ final class InwardDrive implements Rule
 {
     public function findings(AssemblyAssessment $assessed): array
     {
-        $rules = RuleFigures::of('practice');
-        $layers = $assessed->assembly->layers;
-        $reservoir = null;
-        foreach ($assessed->assembly->layers as $i => $layer) {
-            if ($layer->material->isReservoir() && $layer->material->shedsWater !== true) {
-                $reservoir = $i;
-            }
-        }
-        $film = $reservoir === null ? null : Layer::tightest(array_slice($assessed->assembly->layers, 0, $reservoir));
-        $harmed = array_filter(
-            range(0, max(0, (int) $reservoir - 1)),
-            fn (int $i): bool => self::harmed($layers[$i] ?? null),
-        );
-        if (
-            $reservoir === null ||
-            $reservoir === 0 ||
-            $film === null ||
-            $harmed === [] ||
-            $assessed->assembly->kind !== AssemblyKind::Wall ||
-            $assessed->assembly->soil !== null
-        ) {
+        $cladding = $assessed->cladding;
+        $film =
+            $cladding === null
+                ? null
+                : Ply::tightest(array_filter($assessed->plies, fn (Ply $ply): bool => $ply->at < $cladding->at));
+        if ($cladding === null || ! $cladding->reservoir || $film === null || ! self::anyHarmed($assessed, $cladding)) {
             return [];
         }
         $name = [
-            'cladding' => $assessed->assembly->layers[$reservoir]->material->name,
-            'film' => $film->material->name,
+            'cladding' => $cladding->layer->material->name,
+            'film' => $film->name(),
             'film_ng_pa_s_m2' => $film->permeance(),
         ];
-        if ($assessed->assembly->ventilatedAt() !== null && $assessed->assembly->ventilatedAt() < $reservoir) {
+        if ($cladding->ventilated || $cladding->drained) {
             return [
                 new Finding(
                     'practice.reservoir-drained',
@@ -60,26 +45,13 @@ final class InwardDrive implements Rule
                 ),
             ];
         }
-        $hot = $rules->figure('sunlit_reservoir_c');
-        [$room, $humidity] = [$rules->figure('summer_indoor_c'), $rules->figure('summer_indoor_rh_pct')];
-        $profile = new Profile(
-            $assessed->path,
-            'sun on a wet cladding',
-            $room,
-            ($humidity / 100) * Air::saturation($room),
-            $hot,
-            Air::saturation($hot),
-        );
-        $rate = 0.0;
-        foreach ($profile->condensation as $node => $kg) {
-            $layer = $assessed->path->layer[$node];
-            // What runs down between concrete and foam harms nothing; what lies against wood, wool or gypsum does.
-            $harms =
-                self::harmed($layers[$layer] ?? null) ||
-                self::harmed($layers[$layer + ($assessed->path->interface[$node] >= 0 ? 1 : 0)] ?? null);
-            $rate += $layer < $reservoir && $harms ? $kg * 3.6e6 : 0.0;
-        }
-        $figures = $name + ['rate_g_m2_h' => $rate, 'sun_c' => $hot, 'room_c' => $room];
+        $rules = RuleFigures::of('practice');
+        $rate = self::rate($assessed, $cladding);
+        $figures = $name + [
+            'rate_g_m2_h' => $rate,
+            'sun_c' => $rules->figure('sunlit_reservoir_c'),
+            'room_c' => $rules->figure('summer_indoor_c'),
+        ];
         $source = Source::computed(
             'ISO 13788:2012, 6.4, one steady pair of airs; the cladding wet through at its sunlit temperature (common practice)',
         );
@@ -95,8 +67,54 @@ final class InwardDrive implements Rule
         ];
     }
 
-    private static function harmed(?Layer $layer): bool
+    /** g/(m²h) that comes to rest against something that water harms */
+    private static function rate(AssemblyAssessment $assessed, Cladding $cladding): float
     {
-        return $layer !== null && $layer->material->harmedByWater();
+        $rules = RuleFigures::of('practice');
+        $hot = $rules->figure('sunlit_reservoir_c');
+        [$room, $humidity] = [$rules->figure('summer_indoor_c'), $rules->figure('summer_indoor_rh_pct')];
+        $profile = new Profile(
+            $assessed->path,
+            'sun on a wet cladding',
+            $room,
+            ($humidity / 100) * Air::saturation($room),
+            $hot,
+            Air::saturation($hot),
+        );
+        $rate = 0.0;
+        foreach ($profile->condensation as $node => $kg) {
+            [$inside, $outside] = [$assessed->path->inside($node), $assessed->path->outside($node)];
+            // What runs down between concrete and foam harms nothing; what lies against wood or gypsum does.
+            $harms =
+                $inside?->family()?->harmedByWater === true ||
+                $outside?->family()?->harmedByWater === true ||
+                ($outside?->family()?->letsAirThrough === true && self::anyTimber($assessed));
+            $rate += $inside !== null && $inside->at < $cladding->at && $harms ? $kg * 3.6e6 : 0.0;
+        }
+
+        return $rate;
+    }
+
+    /** Wool lies between studs, and what runs down in it ends on their plate. */
+    private static function anyTimber(AssemblyAssessment $assessed): bool
+    {
+        foreach ($assessed->plies as $ply) {
+            if ($ply->family()?->timber !== null || $ply->layer->framing?->material->family?->timber !== null) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private static function anyHarmed(AssemblyAssessment $assessed, Cladding $cladding): bool
+    {
+        foreach ($assessed->plies as $ply) {
+            if ($ply->at < $cladding->at && $ply->family()?->harmedByWater === true) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

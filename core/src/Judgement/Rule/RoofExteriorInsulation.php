@@ -13,34 +13,43 @@ use Apron\Rules\Finding;
 use Apron\Rules\RuleFigures;
 use Apron\Rules\Severity;
 
-/** Least insulation above the deck of an unvented roof, where the zone is known and leaking air meets a cold face. */
+/**
+ * Least insulation above the deck of an unvented roof, where the zone is known and leaking air meets a cold face: by
+ * the table’s R, and by its share where more lies inside than the table reckons with.
+ */
 final class RoofExteriorInsulation implements Rule
 {
     public function findings(AssemblyAssessment $assessed): array
     {
         [$zone, $path] = [$assessed->climate?->zone, $assessed->airPath];
-        if ($zone === null || $path->interface === null || $assessed->assembly->kind !== AssemblyKind::Roof) {
+        if (
+            $zone === null ||
+            $path->interface === null ||
+            $assessed->assembly->kind !== AssemblyKind::Roof ||
+            $assessed->assembly->ventilatedAt() !== null
+        ) {
             return [];
         }
         $rules = RuleFigures::of('practice');
-        $asked =
-            $rules->cell('roof_exterior_r', ClimateZone::row($zone), 'r') ??
-            $rules->cell('roof_exterior_r', $zone[0], 'r');
-        if ($asked === null || $assessed->assembly->ventilatedAt() !== null) {
+        $cell = fn (string $table, string $column): ?float => $rules->cell($table, ClimateZone::row($zone), $column) ??
+            $rules->cell($table, $zone[0], $column);
+        $asked = $cell('roof_exterior_r', 'r');
+        $leastShare = (float) $cell('roof_exterior_share', 'share');
+        if ($asked === null) {
             return [];
         }
-        $share =
-            $rules->cell('roof_exterior_share', ClimateZone::row($zone), 'share') ??
-            $rules->cell('roof_exterior_share', $zone[0], 'share');
         $least = $asked * Conversion::RSI_PER_R;
+        $share = $path->labelR > 0 ? $path->exteriorLabelR / $path->labelR : 0.0;
         $figures = [
             'zone' => $zone,
-            'exterior_m2k_w' => $path->exteriorR,
+            'exterior_m2k_w' => $path->exteriorLabelR,
             'least_m2k_w' => $least,
-            'share_pct' => 100 * $path->share(),
-            'least_share_pct' => 100 * (float) $share,
+            'share_pct' => 100 * $share,
+            'least_share_pct' => 100 * $leastShare,
         ];
-        $enough = $path->exteriorR >= $least - 1e-9;
+        $rounding = 1 - $rules->figure('label_rounding');
+        $thick = $path->labelR > $rules->figure('roof_table_r') * Conversion::RSI_PER_R;
+        $enough = $path->exteriorLabelR >= $least * $rounding && (! $thick || $share >= $leastShare * $rounding);
 
         return [
             new Finding(

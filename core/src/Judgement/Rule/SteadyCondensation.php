@@ -48,7 +48,7 @@ final class SteadyCondensation implements Rule
         }
         if ($profile->condensation !== []) {
             $node = (int) array_search(max($profile->condensation), $profile->condensation, true);
-            [$suffix, $place] = Place::of($assessed->assembly, $profile->path, $node);
+            [$suffix, $place] = Place::of($profile->path, $node);
             $findings[] = new Finding(
                 "steady.condenses.$suffix",
                 Severity::Note,
