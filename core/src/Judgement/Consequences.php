@@ -15,9 +15,9 @@ final class Consequences
 {
     /** the beginning of a cause’s code => beginnings of what follows from it, the first cause that fits first */
     private const FOLLOW = [
-        'drying.built-in-shut' => ['drying.reserve', 'drying.shut-in', 'drying.hardly'],
+        'drying.built-in-shut' => ['drying.reserve', 'drying.shut-in'],
         'practice.retarder-wrong-side' => [
-            'year.', 'humid.', 'practice.warm-air', 'drying.reserve', 'drying.shut-in', 'drying.hardly',
+            'year.', 'humid.', 'practice.warm-air', 'drying.reserve', 'drying.shut-in',
             'practice.inward-drive', 'drying.leak-too-much',
         ],
         'year.accumulates' => [
@@ -28,10 +28,10 @@ final class Consequences
             'humid.', 'practice.warm-air', 'drying.', 'practice.leak-condenses', 'practice.plane-below', 'steady.',
             'practice.exterior-r-short', 'practice.no-retarder', 'practice.roof-r-short', 'practice.vented',
         ],
-        'drying.reserve-short' => ['drying.hardly', 'drying.leak-too-much', 'humid.', 'practice.closed-foam'],
+        'drying.reserve-short' => ['drying.leak-too-much', 'humid.', 'practice.closed-foam'],
         'humid.mould' => ['practice.warm-air', 'year.dries', 'drying.leak-too-much'],
-        'practice.reservoir-undrained' => ['drying.leak-too-much', 'practice.inward-drive', 'drying.hardly'],
-        'practice.face-sealed' => ['drying.leak-too-much', 'drying.hardly'],
+        'practice.reservoir-undrained' => ['drying.leak-too-much', 'practice.inward-drive'],
+        'practice.face-sealed' => ['drying.leak-too-much'],
         'surface.wet' => ['surface.mould'],
     ];
 

@@ -9,9 +9,7 @@ use Apron\Judgement\Rule;
 use Apron\Material\Families;
 use Apron\Material\VapourClass;
 use Apron\Rules\Finding;
-use Apron\Rules\RuleFigures;
 use Apron\Rules\Severity;
-use Apron\Rules\Source;
 
 /** Water that concrete and screed are made with: shut in between two tight layers it stays, and lifts or rots them. */
 final class BuiltInWater implements Rule
@@ -47,7 +45,7 @@ final class BuiltInWater implements Rule
                     'layer' => $run->material()->name,
                     'water_g_m2' => 1000 * $water,
                     'year_g_m2' => 1000 * $drying->year(),
-                    'years' => $drying->year() > 0 ? min(999.0, ceil($water / $drying->year())) : 999.0,
+                    'years' => $drying->year() > 0 ? (int) min(999, ceil($water / $drying->year())) : 999,
                 ],
                 Families::source('built_in'),
             );

@@ -51,6 +51,7 @@ final class ColdPlane implements Rule
         if ($plane >= $dew) {
             return [new Finding('practice.plane-warm', Severity::Pass, $assessed->subject(), $figures, $source)];
         }
+
         return [
             new Finding('practice.plane-below-dew-point', Severity::Note, $assessed->subject(), $figures, $source),
             self::leak($assessed, $interface, $climate, $indoors),

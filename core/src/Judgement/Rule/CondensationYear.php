@@ -85,7 +85,7 @@ final class CondensationYear implements Rule
             'residue_g_m2' => $zone->residue * 1000,
             'bears_g_m2' => $zone->bears * 1000,
             'borne_g_m2' => $zone->borne * 1000,
-            'tender' => $zone->tender?->material()->name ?? 'common',
+            'tender' => $zone->tender?->material()->name ?? '',
             'from_month' => $wets[0] + 1,
             'to_month' => $wets[count($wets) - 1] + 1,
         ];
@@ -94,7 +94,7 @@ final class CondensationYear implements Rule
         [$code, $severity] = match (true) {
             $zone->tooMuch() && ! $zone->accumulates() && $spared => ['over-in-table', Severity::Note],
             $zone->accumulates() => ['accumulates', Severity::Fail],
-            $zone->tooMuch() => ['over', Severity::Fail],
+            $zone->tooMuch() => [$zone->tender === null ? 'over-common' : 'over', Severity::Fail],
             $zone->borne > $near * $zone->bears && ! $spared => ['dries', Severity::Caution],
             default => ['dries', Severity::Note],
         };

@@ -11,7 +11,6 @@ use Apron\Judgement\Rule;
 use Apron\Rules\Finding;
 use Apron\Rules\RuleFigures;
 use Apron\Rules\Severity;
-use Apron\Rules\Source;
 use Apron\Vapour\Drying;
 
 /**

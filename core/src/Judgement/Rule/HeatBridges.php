@@ -10,7 +10,6 @@ use Apron\Judgement\Rule;
 use Apron\Rules\Finding;
 use Apron\Rules\RuleFigures;
 use Apron\Rules\Severity;
-use Apron\Rules\Source;
 
 /** Metal studs, girts, brackets and screws that eat the insulation: what they take of the heat that it was to keep. */
 final class HeatBridges implements Rule

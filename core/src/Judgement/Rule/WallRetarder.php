@@ -16,7 +16,6 @@ use Apron\Quantity\Conversion;
 use Apron\Rules\Finding;
 use Apron\Rules\RuleFigures;
 use Apron\Rules\Severity;
-use Apron\Rules\Source;
 
 /**
  * The retarder inside a framed wall by the tables of the code: which class a zone lets be, and how much insulation
@@ -30,7 +29,13 @@ final class WallRetarder implements Rule
         if ($zone === null || $plane === null || $assessed->assembly->kind !== AssemblyKind::Wall) {
             return [];
         }
-        $tightest = Ply::tightest(array_filter($assessed->plies, fn (Ply $ply): bool => $ply->at < $plane));
+        // Wool is no retarder, however thick: what air blows through slows no vapour.
+        $tightest = Ply::tightest(
+            array_filter(
+                $assessed->plies,
+                fn (Ply $ply): bool => $ply->at < $plane && ($ply->facer !== null || ! $ply->layer->letsAirThrough()),
+            ),
+        );
         // The tables are for walls that are framed and sheathed: solid masonry has no sheathing to keep warm.
         $masonry = in_array(
             $assessed->assembly->layers[$plane]->material->family?->id,
@@ -67,6 +72,7 @@ final class WallRetarder implements Rule
         if ($ordinary !== []) {
             return $ordinary;
         }
+
         return match ($class) {
             VapourClass::I => self::inside($assessed, $figures),
             VapourClass::II => self::classTwo($assessed, $zone, $figures),
@@ -163,7 +169,7 @@ final class WallRetarder implements Rule
         $least = $asked * Conversion::RSI_PER_R;
         $figures += ['exterior_m2k_w' => $path->exteriorLabelR, 'least_m2k_w' => $least];
         $enough = self::enough($path->exteriorLabelR, $least);
-        $vented = ! $enough && self::ventedInstead($assessed, $zone);
+        $vented = ! $enough && $class === VapourClass::III && self::ventedInstead($assessed, $zone);
         [$code, $severity, $source] = match (true) {
             $vented => ['vented-cladding-instead', Severity::Note, Families::source('vented_sheathing')],
             $class === VapourClass::Open && $enough => ['open-inside-enough', Severity::Note, null],

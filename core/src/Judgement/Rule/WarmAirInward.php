@@ -6,8 +6,6 @@ namespace Apron\Judgement\Rule;
 
 use Apron\Assembly\Ply;
 use Apron\Climate\Air;
-use Apron\Climate\Climate;
-use Apron\Climate\IndoorAir;
 use Apron\Judgement\AssemblyAssessment;
 use Apron\Judgement\Rule;
 use Apron\Material\VapourClass;
