@@ -2,12 +2,27 @@
 
 declare(strict_types=1);
 
-// The table of tests/Core/Judgement/verdicts.json beside what Apron says: php bin/verdicts.php [--all] [ID …]
+// The table of tests/Core/Judgement/verdicts.json beside what Apron says: php bin/verdicts.php [--all] [ID …]; or, with
+// --cures, what would clear each finding of it, for a reader.
 
 require dirname(__DIR__).'/vendor/autoload.php';
 require dirname(__DIR__).'/tests/Support.php';
 require dirname(__DIR__).'/tests/Core/Judgement/Verdicts.php';
 
+if (in_array('--cures', $argv, true)) {
+    $words = new Apron\Rules\Words(Apron\Quantity\UnitSystem::SI);
+    foreach (Verdicts::cases() as $id => $case) {
+        $project = Verdicts::project($case);
+        foreach (Verdicts::curable(Verdicts::assessed($case)) as $finding) {
+            echo "$id: $finding->code\n";
+            $search = new Apron\Cure\CureSearch($project->brief, $project->assemblies[0], $finding, $project->materials);
+            foreach ($search->all() as $cure) {
+                echo '    '.Apron\Cure\CureSearch::title($cure, $words)."\n";
+            }
+        }
+    }
+    exit();
+}
 $wanted = array_values(array_filter(array_slice($argv, 1), fn (string $word): bool => $word !== '--all'));
 $right = $of = 0;
 foreach (Verdicts::cases() as $id => $case) {

@@ -111,6 +111,20 @@ final readonly class Assembly
         return $runs;
     }
 
+    /** A layer with what is drawn beside it of the same material: a board laid double is one board as thick. */
+    public function whole(int $at): Layer
+    {
+        $layer = $this->layers[$at];
+        $mm = $layer->thicknessMm;
+        foreach ([-1, 1] as $step) {
+            for ($k = $at + $step; ($this->layers[$k] ?? null)?->material->id === $layer->material->id; $k += $step) {
+                $mm += $this->layers[$k]->thicknessMm;
+            }
+        }
+
+        return $mm === $layer->thicknessMm ? $layer : $layer->changed(thicknessMm: $mm);
+    }
+
     public function thicknessMm(): float
     {
         return array_sum(array_map(fn (Layer $layer): float => $layer->thicknessMm, $this->layers));

@@ -104,6 +104,59 @@ final readonly class Layer
         );
     }
 
+    public function named(string $id): self
+    {
+        return new self(
+            $id,
+            $this->material,
+            $this->thicknessMm,
+            $this->thicknessTyped,
+            $this->controls,
+            $this->framing,
+            $this->air,
+            $this->fasteners,
+            $this->bridges,
+            $this->inverted,
+            $this->turned,
+        );
+    }
+
+    /** @param  list<Control>  $controls */
+    public function carrying(array $controls): self
+    {
+        return new self(
+            $this->id,
+            $this->material,
+            $this->thicknessMm,
+            $this->thicknessTyped,
+            $controls,
+            $this->framing,
+            $this->air,
+            $this->fasteners,
+            $this->bridges,
+            $this->inverted,
+            $this->turned,
+        );
+    }
+
+    /** @param  list<Bridge>  $bridges */
+    public function bridgedBy(array $bridges): self
+    {
+        return new self(
+            $this->id,
+            $this->material,
+            $this->thicknessMm,
+            $this->thicknessTyped,
+            $this->controls,
+            $this->framing,
+            $this->air,
+            $this->fasteners,
+            $bridges,
+            $this->inverted,
+            $this->turned,
+        );
+    }
+
     public function framedWith(?Framing $framing): self
     {
         return new self(

@@ -4,15 +4,29 @@ declare(strict_types=1);
 
 namespace Apron\Cure;
 
-/** What of an assembly a cure changes. */
+/** What a cure does, in the order in which the trade thinks of it. */
 enum CureKind: string
 {
     case Thickness = 'thickness';
-
-    case Permeance = 'permeance';
-
+    case OuterBoard = 'outer-board';
+    case OuterBarrier = 'outer-barrier';
+    case TakeOut = 'take-out';
+    case SmartFilm = 'smart-film';
+    case Retarder = 'retarder';
+    case Gap = 'gap';
+    case Brackets = 'brackets';
+    case CavityFoam = 'cavity-foam';
     case Material = 'material';
 
-    /** how steel framing is reckoned */
-    case Method = 'method';
+    /** two of these at once */
+    case Both = 'both';
+
+    /** nothing that was tried */
+    case None = 'none';
+
+    /** Whether the trade thinks of it after another. */
+    public function comesAfter(self $other): bool
+    {
+        return array_search($this, self::cases(), true) > array_search($other, self::cases(), true);
+    }
 }

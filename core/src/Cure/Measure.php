@@ -6,19 +6,12 @@ namespace Apron\Cure;
 
 use Apron\Climate\Air;
 use Apron\Judgement\AssemblyAssessment;
-use Apron\Rules\RuleFigures;
+use Apron\Rules\Finding;
 use Apron\Vapour\Profile;
 
 /** The one figure that a finding turns on, and where it stops being one: what a curve of cures is drawn by. */
 final readonly class Measure
 {
-    /** Findings of insulation outside that is less than a zone asks for. */
-    private const ASKED_BY_ZONE = [
-        'practice.exterior-r-short',
-        'practice.no-retarder-inside',
-        'practice.roof-r-short',
-    ];
-
     private function __construct(
         /** ends in its unit, as figures of findings do */
         public string $figure,
@@ -36,68 +29,81 @@ final readonly class Measure
     }
 
     /** Null for a finding that turns on no single figure. */
-    public static function behind(string $code, string $discriminator, AssemblyAssessment $now): ?self
+    public static function behind(Finding $finding, AssemblyAssessment $now): ?self
     {
-        $residue = fn (AssemblyAssessment $a): ?float => $a->year === null
-            ? null
-            : 1000 * array_sum(array_map(fn (array $ends): float => $ends[11], $a->year->accumulated));
-        $peak = fn (AssemblyAssessment $a): float => 1000 * ($a->year?->most() ?? 0.0);
-        $plane = fn (AssemblyAssessment $a): ?float => $a->airPath->interface === null || $a->profiles === []
-            ? null
-            : $a->profiles[0]->temperatures[$a->profiles[0]->at($a->airPath->interface)];
-        $dew = $now->profiles === [] ? 0.0 : Air::dewPoint($now->profiles[0]->indoorPressure);
+        $code = $finding->code;
+        $name = $finding->discriminator;
 
         return match (true) {
-            str_starts_with($code, 'year.accumulates') => new self('residue_g_m2', 0.1, false, $residue),
-            str_starts_with($code, 'year.dries') => new self(
-                'peak_g_m2',
-                RuleFigures::of('controls')->figure('runoff_g_m2'),
+            str_starts_with($code, 'year.') && isset($finding->figures['bears_g_m2']) => new self(
+                'borne_g_m2',
+                (float) $finding->figures['bears_g_m2'],
                 false,
-                $peak,
+                // Of another limit in another place the same share of it.
+                fn (AssemblyAssessment $a): float => (float) $finding->figures['bears_g_m2'] * self::most($a),
             ),
             str_starts_with($code, 'steady.condenses') => new self(
                 'rate_g_m2_h',
                 0.0,
                 false,
-                fn (AssemblyAssessment $a): ?float => self::profile($a, $discriminator)?->totalRate(),
+                fn (AssemblyAssessment $a): ?float => self::profile($a, $name)?->totalRate(),
             ),
-            $code === 'surface.mould' => new self(
+            in_array($code, ['surface.mould', 'surface.mould-at-bridge'], true) => new self(
                 'frsi',
                 (float) $now->surface?->leastForMould,
                 true,
-                fn (AssemblyAssessment $a): ?float => $a->surface?->factor,
+                fn (AssemblyAssessment $a): ?float => $a->surface === null
+                    ? null
+                    : min($a->surface->factor ?? 1.0, $a->surface->atBridge ?? 1.0),
             ),
             $code === 'surface.wet' => new self(
                 'surface_c',
-                self::dewOf($now, $discriminator),
+                self::dewOf($now, $name),
                 true,
-                fn (AssemblyAssessment $a): ?float => self::profile($a, $discriminator)?->temperatures[0],
+                fn (AssemblyAssessment $a): ?float => self::profile($a, $name)?->temperatures[0],
             ),
-            in_array($code, ['practice.plane-below-dew-point', 'practice.leak-condenses'], true) => new self(
-                'plane_c',
-                $dew,
-                true,
-                $plane,
-            ),
-            in_array($code, self::ASKED_BY_ZONE, true) => self::exteriorR($now, $code),
             in_array(
                 $code,
-                [
-                    'practice.double-barrier',
-                    'practice.double-retarder',
-                    'practice.double-barrier-roof',
-                    'drying.hardly',
-                    'drying.leak-too-much',
-                ],
+                ['practice.plane-below-dew-point', 'practice.leak-condenses', 'practice.leak-condenses-alone'],
                 true,
             ) => new self(
-                'dries_g_m2',
-                1000 * self::neededDrying($now),
+                'plane_c',
+                $now->profiles === [] ? 0.0 : Air::dewPoint($now->profiles[0]->indoorPressure),
                 true,
-                fn (AssemblyAssessment $a): float => 1000 * self::leastDrying($a),
+                self::plane(...),
+            ),
+            isset($finding->figures['least_m2k_w']) => new self(
+                'exterior_m2k_w',
+                (float) $finding->figures['least_m2k_w'],
+                true,
+                fn (AssemblyAssessment $a): float => $a->airPath->exteriorLabelR,
+            ),
+            isset($finding->figures['reserve_g_m2'], $finding->figures['asked_g_m2']) => new self(
+                'reserve_g_m2',
+                (float) $finding->figures['asked_g_m2'],
+                true,
+                self::reserve(...),
             ),
             default => null,
         };
+    }
+
+    private static function plane(AssemblyAssessment $assessed): ?float
+    {
+        [$at, $profile] = [$assessed->airPath->interface, $assessed->profiles[0] ?? null];
+
+        return $at === null || $profile === null ? null : $profile->temperatures[$profile->at($at)];
+    }
+
+    /** What gathers as a share of what it may, where that is most. */
+    private static function most(AssemblyAssessment $assessed): float
+    {
+        $most = 0.0;
+        foreach ($assessed->gatherings as $zone) {
+            $most = max($most, $zone->bears > 0 ? $zone->borne / $zone->bears : 0.0);
+        }
+
+        return $most;
     }
 
     private static function profile(AssemblyAssessment $assessed, string $name): ?Profile
@@ -118,41 +124,16 @@ final readonly class Measure
         return $profile === null ? 0.0 : Air::dewPoint($profile->indoorPressure);
     }
 
-    private static function exteriorR(AssemblyAssessment $now, string $code): ?self
+    /** g/m² of what water harms and has the least */
+    private static function reserve(AssemblyAssessment $assessed): float
     {
-        foreach ($now->findings() as $finding) {
-            if ($finding->code === $code && isset($finding->figures['least_m2k_w'])) {
-                return new self(
-                    'exterior_m2k_w',
-                    (float) $finding->figures['least_m2k_w'],
-                    true,
-                    fn (AssemblyAssessment $a): float => $a->airPath->exteriorR,
-                );
-            }
-        }
-
-        return null;
-    }
-
-    private static function leastDrying(AssemblyAssessment $assessed): float
-    {
-        $least = INF;
+        $reserves = [];
         foreach ($assessed->drying as $drying) {
             if ($drying->run->material()->harmedByWater()) {
-                $least = min($least, $drying->year());
+                $reserves[] = 1000 * $drying->reserve;
             }
         }
 
-        return $least === INF ? 0.0 : $least;
-    }
-
-    private static function neededDrying(AssemblyAssessment $assessed): float
-    {
-        $needed = RuleFigures::of('practice')->figure('hardly_dries_g_m2_year') / 1000;
-        foreach ($assessed->drying as $drying) {
-            $needed = max($needed, array_sum($drying->leak ?? []));
-        }
-
-        return $needed;
+        return $reserves === [] ? 0.0 : min($reserves);
     }
 }

@@ -83,7 +83,7 @@ final class AssemblyAssessment implements Assessed
         [$climate, $indoors] = [$this->climate, $this->indoors];
         $known = $climate !== null && $indoors !== null;
         $this->year = $known ? new MoistureYear($this->path, $climate, $indoors) : null;
-        $this->gatherings = $this->year === null ? [] : Gathering::all($this->year);
+        $this->gatherings = $known ? Gathering::all($this->finely($climate, $indoors)) : [];
         $this->plies = $assembly->plies();
         $this->cladding = Cladding::of($assembly);
         $this->surface = $known ? new SurfaceFactor($this->heat, $climate, $indoors) : null;
@@ -201,6 +201,22 @@ final class AssemblyAssessment implements Assessed
         }
 
         return $profiles;
+    }
+
+    /**
+     * The same year in finer slices where water gathers inside of a layer and not only at its faces: there its amount
+     * hangs on where the slices lie and on one conductivity for all of it, by some per cent.
+     */
+    private function finely(Climate $climate, IndoorAir $indoors): MoistureYear
+    {
+        $year = $this->year ?? throw new \LogicException('there is no year');
+        foreach (array_keys($year->accumulated) as $node) {
+            if ($this->path->inside($node) === $this->path->outside($node)) {
+                return new MoistureYear(Path::fine($this->heat), $climate, $indoors);
+            }
+        }
+
+        return $year;
     }
 
     /** @return list<Drying> */

@@ -47,12 +47,13 @@ final readonly class Cladding
         }
         $cladding = $reservoir ?? $at;
         [$drained, $planes, $harmed] = [false, 0, null];
-        foreach (array_reverse(array_slice($layers, 0, $cladding)) as $layer) {
+        foreach (array_reverse(array_slice($layers, 0, $cladding), true) as $i => $layer) {
+            $solid = self::solid($assembly->whole($i));
             $drained = $drained || $layer->airLayer() !== null || $layer->material->drains();
             $planes += $layer->material->shedsWater === true ? $layer->material->leaves : 0;
             // Behind a wall of masonry or concrete there is nothing more that the rain on the cladding gets to.
-            if ($layer->material->harmedByWater() || self::solid($layer)) {
-                $harmed = self::solid($layer) ? null : $layer;
+            if ($layer->material->harmedByWater() || $solid) {
+                $harmed = $solid ? null : $layer;
                 break;
             }
         }
@@ -60,7 +61,7 @@ final readonly class Cladding
 
         return new self(
             $cladding,
-            $layers[$cladding] ?? $layers[0],
+            $assembly->whole($cladding),
             $reservoir !== null,
             $drained,
             $ventilated,

@@ -39,7 +39,8 @@ final readonly class AirPath
         $layers = $assembly->reckonedLayers();
         $stop = $first = null;
         foreach ($layers as $i => $layer) {
-            $open = $layer->letsAirThrough();
+            $whole = $assembly->whole($i);
+            $open = $whole->letsAirThrough();
             $insulates = $open && $layer->airLayer() === null;
             if ($first === null && $insulates) {
                 $first = $i;
@@ -47,7 +48,7 @@ final readonly class AirPath
             if (
                 $first !== null &&
                 ! $open &&
-                (! self::sheet($layer->thicknessMm) || in_array(Control::Air, $layer->controls, true))
+                (! self::sheet($whole->thicknessMm) || in_array(Control::Air, $layer->controls, true))
             ) {
                 $stop = $i;
                 break;

@@ -33,6 +33,9 @@ final readonly class Gathering
     /** kg/m² of what lies at the faces of and in what bears least; the peak where nothing in it is tender */
     public float $borne;
 
+    /** in whose nodes it is said */
+    public Path $path;
+
     /** what bears least; null where only the common limit holds */
     public ?Run $tender;
 
@@ -42,6 +45,7 @@ final readonly class Gathering
     /** @param  non-empty-list<int>  $nodes */
     private function __construct(MoistureYear $year, array $nodes)
     {
+        $this->path = $year->path;
         $this->nodes = $nodes;
         $series = self::sum($year, $nodes);
         $this->peak = max($series);
@@ -113,7 +117,14 @@ final readonly class Gathering
      */
     private static function joined(Path $path, int $inner, int $outer): bool
     {
-        return $outer - $inner === 1 || $path->outside($inner)?->at === $path->inside($outer)?->at;
+        for ($node = $inner + 1; $node < $outer; $node++) {
+            [$inside, $outside] = [$path->inside($node), $path->outside($node)];
+            if ($inside?->layer->material->id !== $outside?->layer->material->id) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /**

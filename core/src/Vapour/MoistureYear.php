@@ -7,6 +7,7 @@ namespace Apron\Vapour;
 use Apron\Climate\Air;
 use Apron\Climate\Climate;
 use Apron\Climate\IndoorAir;
+use Apron\Rules\RuleFigures;
 use Apron\Climate\Month;
 
 /**
@@ -68,6 +69,21 @@ final class MoistureYear
             ];
         }
         $this->run();
+    }
+
+    /**
+     * Over the year vapour comes from outdoors into a room that is not heated much: a cooled one, a cold store, a
+     * freezer. A dry house in a mild winter is none.
+     */
+    public function fromOutdoors(): bool
+    {
+        [$drive, $warmer] = [0.0, 0.0];
+        foreach ($this->months as $month) {
+            $drive += $month['outside'] - $month['inside'];
+            $warmer += ($month['celsius'][0] - $month['celsius'][count($month['celsius']) - 1]) / 12;
+        }
+
+        return $drive > 0 && $warmer < RuleFigures::of('physics')->figure('heated_by_k');
     }
 
     public function verdict(): YearVerdict

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Apron\Vapour;
 
 use Apron\Assembly\Assembly;
-use Apron\Assembly\Layer;
 use Apron\Assembly\Ply;
 use Apron\Assembly\ThermalResistance;
 use Apron\Material\Curve;
@@ -20,6 +19,9 @@ use Apron\Material\Material;
 final readonly class Path
 {
     public const SLICE_M2K_W = 0.25;
+
+    /** where water gathers inside of a layer, and its amount must not hang on the slices */
+    public const FINE_M2K_W = 0.05;
 
     /** @var list<float> resistance from the indoor air to the node, m²K/W */
     public array $resistance;
@@ -45,7 +47,7 @@ final readonly class Path
     /** m²K/W, surfaces included */
     public float $total;
 
-    /** @var list<array{layer: Layer, from: int, to: int}> layers whose conductivity follows their temperature */
+    /** @var list<array{curve: Curve, m: float, from: int, to: int}> what conducts by its own temperature */
     private array $tempered;
 
     /** @var list<array{curve: Curve, from: int, to: int}> layers whose permeance follows the humidity at their faces */
@@ -55,7 +57,14 @@ final readonly class Path
 
     public Assembly $assembly;
 
-    public function __construct(ThermalResistance $heat)
+    /** The same in finer slices, each of a tempered layer at the conductivity of its own temperature. */
+    public static function fine(ThermalResistance $heat): self
+    {
+        return new self($heat, self::FINE_M2K_W);
+    }
+
+    /** @param  float  $slice  m²K/W, the most of a slice */
+    public function __construct(ThermalResistance $heat, float $slice = self::SLICE_M2K_W)
     {
         $this->assembly = $assembly = $heat->assembly;
         $r = [$assembly->rsi()];
@@ -73,7 +82,7 @@ final readonly class Path
                 $damp = $i > $heat->insulationAt || ($i === $heat->insulationAt && ! $core && $last);
                 $plySd = $damp ? $ply->sdWet : $ply->sd;
                 // A hair's breadth keeps R = 0.5 at two slices when it comes out as 0.5000000000000001.
-                $slices = $core ? max(1, (int) ceil($heat->layers[$i] / self::SLICE_M2K_W - 1e-9)) : 1;
+                $slices = $core ? max(1, (int) ceil($heat->layers[$i] / $slice - 1e-9)) : 1;
                 [$rAt, $sdAt] = [end($r), end($sd)];
                 $start = $core || ! $last ? 0.0 : $layer->thicknessMm;
                 $from = $core ? count($r) - 1 : $from;
@@ -93,7 +102,16 @@ final readonly class Path
             $face += $layer->thicknessMm;
             $ends = ['from' => $from, 'to' => $to];
             if ($layer->material->conductivityCurve !== null && $layer->airLayer() === null) {
-                $tempered[] = ['layer' => $layer] + $ends;
+                $parts = $slice < self::SLICE_M2K_W ? $to - $from : 1;
+                $nodes = ($to - $from) / $parts;
+                for ($k = 0; $k < $parts; $k++) {
+                    $tempered[] = [
+                        'curve' => $layer->material->conductivityCurve,
+                        'm' => $layer->thicknessMm / 1000 / $parts,
+                        'from' => $from + (int) ($k * $nodes),
+                        'to' => $from + (int) (($k + 1) * $nodes),
+                    ];
+                }
             }
             if ($layer->material->permeanceCurve !== null) {
                 $smart[] = ['curve' => $layer->material->permeanceCurve] + $ends;
@@ -135,20 +153,20 @@ final readonly class Path
             return [$at, $total];
         }
         for ($turn = 0; $turn < 60; $turn++) {
-            $moved = 0.0;
-            foreach ($this->tempered as ['layer' => $layer, 'from' => $from, 'to' => $to]) {
+            [$moved, $shift, $before] = [0.0, 0.0, 0];
+            $next = $at;
+            foreach ($this->tempered as ['curve' => $curve, 'm' => $metres, 'from' => $from, 'to' => $to]) {
                 $mean = $indoors - (($indoors - $outdoors) * ($at[$from] + $at[$to])) / 2 / $total;
-                $resistance =
-                    $layer->thicknessMm /
-                    1000 /
-                    ($layer->material->conductivityCurve?->value($mean) ?? throw new \LogicException);
-                $change = $resistance - ($at[$to] - $at[$from]);
-                foreach ($at as $node => $before) {
-                    $at[$node] = $before + $change * max(0.0, min(1.0, ($node - $from) / ($to - $from)));
+                $change = $metres / $curve->value($mean) - ($at[$to] - $at[$from]);
+                for ($node = $before; $node <= $to; $node++) {
+                    $next[$node] = $at[$node] + $shift + $change * max(0.0, ($node - $from) / ($to - $from));
                 }
-                $total += $change;
-                $moved = max($moved, abs($change));
+                [$shift, $before, $moved] = [$shift + $change, $to + 1, max($moved, abs($change))];
             }
+            for ($node = $before; $node < count($at); $node++) {
+                $next[$node] = $at[$node] + $shift;
+            }
+            [$at, $total] = [array_values($next), $total + $shift];
             if ($moved < self::SETTLED) {
                 break;
             }

@@ -14,7 +14,7 @@ export function CureCurve({ cure, measure, units }: { cure: Cure; measure: Cures
   // Without a figure of its own a finding is there or it is not.
   const value = (p: Cure['curve'][number]) => (measure ? p.y : p.clears ? 1 : 0);
   const limit = measure?.limit ?? 0.5;
-  const log = cure.kind === 'permeance';
+  const log = cure.kind === 'retarder';
   const at = (x: number) => (log ? Math.log10(x) : x);
   const xs = cure.curve.map((p) => at(p.x));
   const [x0, x1] = [Math.min(...xs), Math.max(...xs)];

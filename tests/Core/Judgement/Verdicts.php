@@ -68,6 +68,20 @@ final class Verdicts
         };
     }
 
+    /** @return list<Finding> fails and cautions that are causes, and that a change to the wall could clear */
+    public static function curable(AssemblyAssessment $assessed): array
+    {
+        return array_values(
+            array_filter(
+                $assessed->findings(),
+                fn (Finding $f): bool => $f->severity->rank() <= Severity::Caution->rank() &&
+                    $f->under === null &&
+                    ! str_starts_with($f->code, 'control.') &&
+                    $f->code !== 'surface.room-damp',
+            ),
+        );
+    }
+
     /** @return array<string, mixed> of “glass-wool-batt 92 steel@406” */
     private static function layer(string $said): array
     {

@@ -21,12 +21,15 @@ final class ClosedFoam implements Rule
         $school = $assessed->schools['closed-foam'] ?? 'alone';
         $plane = $assessed->airPath->interface;
         $layers = $assessed->assembly->reckonedLayers();
-        $outside = $plane === null ? [] : array_slice($layers, $plane);
+        $outside = $plane === null ? [] : array_slice($layers, $plane, null, true);
+        $tight = $rules->permeance('retarder');
         $foam =
             array_values(
                 array_filter(
                     $outside,
-                    fn (Layer $l): bool => $l->insulates() && $l->permeance() <= $rules->permeance('retarder'),
+                    fn (Layer $layer, int $at): bool => $layer->insulates() &&
+                        $assessed->assembly->whole($at)->permeance() <= $tight,
+                    ARRAY_FILTER_USE_BOTH,
                 ),
             )[0] ?? null;
         if ($school === 'alone' || $foam === null) {

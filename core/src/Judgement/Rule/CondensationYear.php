@@ -34,7 +34,7 @@ final class CondensationYear implements Rule
         $water = self::waterLayer($assembly);
         $findings = [];
         foreach ($zones as $zone) {
-            if ($assembly->soil !== null && $water !== null && $year->path->layer[$zone->wettest] >= $water) {
+            if ($assembly->soil !== null && $water !== null && $zone->path->layer[$zone->wettest] >= $water) {
                 // Outside of the waterproofing the ground keeps everything damp, and what stands there is made for it.
                 $findings[] = new Finding(
                     'year.damp-ground',
@@ -55,13 +55,13 @@ final class CondensationYear implements Rule
     /** What gathers below grade between closed foam and masonry, both of which bear it: the wall is damp anyway. */
     private static function againstWall(AssemblyAssessment $assessed, Gathering $zone): ?Finding
     {
-        [$inside, $outside] = [$assessed->path->inside($zone->wettest), $assessed->path->outside($zone->wettest)];
+        [$inside, $outside] = [$zone->path->inside($zone->wettest), $zone->path->outside($zone->wettest)];
         if (
             $assessed->assembly->soil === null ||
             $inside === null ||
             $outside === null ||
-            ! Cladding::solid($outside->layer) ||
-            $inside->layer->letsAirThrough() ||
+            ! Cladding::solid($assessed->assembly->whole($outside->at)) ||
+            $assessed->assembly->whole($inside->at)->letsAirThrough() ||
             $inside->family()?->harmedByWater === true
         ) {
             return null;
@@ -78,7 +78,7 @@ final class CondensationYear implements Rule
 
     private static function of(AssemblyAssessment $assessed, Gathering $zone, bool $first): Finding
     {
-        [$suffix, $place] = Place::of($assessed->path, $zone->wettest);
+        [$suffix, $place] = Place::of($zone->path, $zone->wettest);
         $wets = $zone->wets === [] ? [0] : $zone->wets;
         $figures = $place + [
             'peak_g_m2' => $zone->peak * 1000,
@@ -112,7 +112,7 @@ final class CondensationYear implements Rule
             $assessed->subject(),
             $figures,
             $source,
-            $first ? '' : $assessed->assembly->layers[$assessed->path->layer[$zone->wettest]]->id,
+            $first ? '' : $assessed->assembly->layers[$zone->path->layer[$zone->wettest]]->id,
         );
     }
 
@@ -145,7 +145,7 @@ final class CondensationYear implements Rule
             }
             // Where nobody has named it, the first coat or sheet outside of the wall itself keeps the ground out.
             $sheds ??= $solid && $layer->material->shedsWater === true && ! $layer->insulates() ? $i : null;
-            $solid = $solid || Cladding::solid($layer);
+            $solid = $solid || Cladding::solid($assembly->whole($i));
         }
 
         return $sheds;

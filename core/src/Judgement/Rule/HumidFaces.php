@@ -13,6 +13,7 @@ use Apron\Rules\Finding;
 use Apron\Rules\RuleFigures;
 use Apron\Rules\Severity;
 use Apron\Vapour\MoistureYear;
+use Apron\Vapour\Path;
 
 /**
  * Relative humidity in every month at every face that mould lives on, against a limit that depends on temperature: two
@@ -94,13 +95,21 @@ final class HumidFaces implements Rule
         for ($node = 1; $node < count($path->sd) - 1; $node++) {
             [$inside, $outside] = [$path->inside($node), $path->outside($node)];
             $feeds = $inside?->family()?->feedsMould === true || $outside?->family()?->feedsMould === true;
-            $cavity = $wood && $inside !== null && self::open($outside) && ! self::open($inside);
-            if ($inside !== $outside && ($feeds || $cavity)) {
+            $cavity = $wood && $inside !== null && self::open($path, $outside) && ! self::open($path, $inside);
+            if ($inside !== $outside && ! self::same($inside, $outside) && ($feeds || $cavity)) {
                 $faces[] = $node;
             }
         }
 
         return $faces;
+    }
+
+    /** One material drawn as two layers has no face there. */
+    private static function same(?Ply $inside, ?Ply $outside): bool
+    {
+        return $inside?->facer === null &&
+            $outside?->facer === null &&
+            $inside?->layer->material->id === $outside?->layer->material->id;
     }
 
     /** Water that gathers there in the cold half of the year is judged by its amount. */
@@ -109,9 +118,9 @@ final class HumidFaces implements Rule
         return isset($year->accumulated[$node]) && $climate->months[$month]->celsius <= $climate->mean();
     }
 
-    private static function open(?Ply $ply): bool
+    private static function open(Path $path, ?Ply $ply): bool
     {
-        return $ply !== null && $ply->facer === null && $ply->layer->letsAirThrough();
+        return $ply !== null && $ply->facer === null && $path->assembly->whole($ply->at)->letsAirThrough();
     }
 
     private static function anyWood(AssemblyAssessment $assessed): bool

@@ -33,7 +33,7 @@ final class WallRetarder implements Rule
         $tightest = Ply::tightest(
             array_filter(
                 $assessed->plies,
-                fn (Ply $ply): bool => $ply->at < $plane && ($ply->facer !== null || ! $ply->layer->letsAirThrough()),
+                fn (Ply $ply): bool => $ply->at < $plane && ($ply->facer !== null || ! $assessed->assembly->whole($ply->at)->letsAirThrough()),
             ),
         );
         // The tables are for walls that are framed and sheathed: solid masonry has no sheathing to keep warm.
@@ -215,7 +215,7 @@ final class WallRetarder implements Rule
             if (
                 $ply->at >= (int) $assessed->airPath->interface &&
                 $ply->layer->insulates() &&
-                $ply->permeance() <= $most
+                ($ply->facer === null ? $assessed->assembly->whole($ply->at) : $ply)->permeance() <= $most
             ) {
                 return true;
             }

@@ -22,14 +22,14 @@ final class WarmAirInward implements Rule
     public function findings(AssemblyAssessment $assessed): array
     {
         [$climate, $indoors] = [$assessed->climate, $assessed->indoors];
-        $lining = self::lining($assessed);
+        $node = self::back($assessed);
+        $lining = $node === null ? null : $assessed->path->inside($node);
         if ($climate === null || $indoors === null || $lining === null || $assessed->assembly->soil !== null) {
             return [];
         }
         [$most, $figures] = [0.0, []];
         foreach ($climate->months as $m => $outdoors) {
             $air = $indoors->during($m, $outdoors);
-            $node = (int) array_search($lining->at + 1, $assessed->path->interface, true);
             $share = $assessed->path->resistance[$node] / $assessed->path->total;
             $back = $air['celsius'] - $share * ($air['celsius'] - $outdoors->celsius);
             $dew = Air::dewPoint($outdoors->vapourPressure());
@@ -61,15 +61,19 @@ final class WarmAirInward implements Rule
         ];
     }
 
-    /** The innermost closed thing that insulation which air blows through lies against. */
-    private static function lining(AssemblyAssessment $assessed): ?Ply
+    /** The node at the back of the innermost closed thing that insulation which air blows through lies against. */
+    private static function back(AssemblyAssessment $assessed): ?int
     {
-        $before = null;
-        foreach ($assessed->plies as $ply) {
-            if ($ply->facer === null && $ply->layer->letsAirThrough() && $ply->layer->airLayer() === null) {
-                return $before;
+        foreach (array_keys($assessed->path->sd) as $node) {
+            $ply = $assessed->path->outside($node);
+            if (
+                $ply !== null &&
+                $ply->facer === null &&
+                $ply->layer->airLayer() === null &&
+                $assessed->assembly->whole($ply->at)->letsAirThrough()
+            ) {
+                return $node;
             }
-            $before = $ply;
         }
 
         return null;

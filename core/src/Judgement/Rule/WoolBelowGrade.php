@@ -23,7 +23,7 @@ final class WoolBelowGrade implements Rule
     {
         $wool = $wall = null;
         foreach ($assessed->assembly->soil === null ? [] : $assessed->assembly->reckonedLayers() as $i => $layer) {
-            $wall ??= Cladding::solid($layer) ? $i : null;
+            $wall ??= Cladding::solid($assessed->assembly->whole($i)) ? $i : null;
             $wool = $wall === null && $layer->letsAirThrough() && $layer->airLayer() === null ? $i : $wool;
         }
         // Foam against the wall parts the two.

@@ -16,7 +16,7 @@ interface Props {
   close: () => void;
 }
 
-/** What would make a finding pass: one change of one thing each, with its curve, taken over with Enter. */
+/** What would make a finding pass: one change each or two at once, with its curve, taken over with Enter. */
 export function CurePanel({ assembly, finding, mayEdit, apply, close }: Props) {
   const project = useProjectId();
   const { units } = useUnits();
@@ -94,9 +94,6 @@ export function CurePanel({ assembly, finding, mayEdit, apply, close }: Props) {
                 )}
               </li>
             ))}
-            {rows.length === 0 && (
-              <li className="text-faint">No single change that was tried clears it. Two together may.</li>
-            )}
           </ul>
         )}
         <p className="pt-1 text-[11px] text-faint">Each was assessed whole and brings no new fail or caution.</p>
