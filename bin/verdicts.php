@@ -15,7 +15,12 @@ if (in_array('--cures', $argv, true)) {
         $project = Verdicts::project($case);
         foreach (Verdicts::curable(Verdicts::assessed($case)) as $finding) {
             echo "$id: $finding->code\n";
-            $search = new Apron\Cure\CureSearch($project->brief, $project->assemblies[0], $finding, $project->materials);
+            $search = new Apron\Cure\CureSearch(
+                $project->brief,
+                $project->assemblies[0],
+                $finding,
+                $project->materials,
+            );
             foreach ($search->all() as $cure) {
                 echo '    '.Apron\Cure\CureSearch::title($cure, $words)."\n";
             }
@@ -39,7 +44,14 @@ foreach (Verdicts::cases() as $id => $case) {
     $fits = $says === $case['verdict'] && $missing === [];
     [$right, $of] = [$right + ($fits ? 1 : 0), $of + 1];
     if (! $fits || $wanted !== [] || in_array('--all', $argv, true)) {
-        printf("%s %s: %s, expected %s %s\n", $fits ? ' ' : '×', $id, $says, $case['verdict'], implode(' ', $missing));
+        printf(
+            "%s %s: %s, expected %s %s\n",
+            $fits ? ' ' : '×',
+            $id,
+            $says,
+            $case['verdict'],
+            implode(' ', $missing),
+        );
         foreach ($assessed->findings() as $f) {
             if ($wanted === [] && $f->severity->rank() > 1) {
                 continue;

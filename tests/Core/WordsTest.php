@@ -17,7 +17,7 @@ it('puts figures into words in the reader’s units, and names out of lists', fu
         Source::computed('x'),
     );
     expect((new Words(UnitSystem::SI))->of($finding)['reason'])->toBe(
-        'Its temperature factor is 0.65; November asks for at least 0.72.',
+        'Its temperature factor is 0.65; in November at least 0.72 is needed.',
     );
     $short = new Finding(
         'site.reading-short',

@@ -20,7 +20,9 @@ final readonly class Month
         public ?float $sun = null,
         /** K from the day's mean to its warmest hour */
         public ?float $dailySwing = null,
-        /** how much more driving rain the facing that gets most of it gets than the mean of all; null where not known */
+        /**
+         * how much more driving rain the facing that gets most of it gets than the mean of all; null where not known
+         */
         public ?float $worstFacing = null,
     ) {
     }

@@ -95,10 +95,20 @@ final class CureSearch
         );
 
         return $cure->parts === []
-            ? $words->text($cure->code, 'title', $cure->figures).implode(
-                array_map(fn (string $b): string => $words->text("cure.$b", 'title', $cure->figures), $bounds),
-            )
+            ? $words->text($cure->code, 'title', $cure->figures).
+                    implode(
+                        array_map(
+                            fn (string $b): string => $words->text("cure.$b", 'title', $cure->figures),
+                            $bounds,
+                        ),
+                    )
             : implode(' — and: ', array_map(fn (Cure $part): string => self::title($part, $words), $cure->parts));
+    }
+
+    /** The assembly as it is. */
+    public function assembly(): Assembly
+    {
+        return $this->trial->assembly;
     }
 
     public function measure(): ?Measure
@@ -195,17 +205,10 @@ final class CureSearch
             foreach ($this->series($step->assembly) as $then) {
                 foreach ($then->kind === $second->kind ? $then->steps : [] as $other) {
                     if ($this->trial->clears($this->trial->assessed($other->assembly))) {
-                        return new Cure(
-                            CureKind::Both,
-                            '',
-                            $first->layer,
-                            [],
-                            null,
-                            null,
-                            [],
-                            $other->assembly,
-                            [self::part($first, $step), self::part($then, $other)],
-                        );
+                        return new Cure(CureKind::Both, '', $first->layer, [], null, null, [], $other->assembly, [
+                            self::part($first, $step),
+                            self::part($then, $other),
+                        ]);
                     }
                 }
             }
@@ -268,7 +271,10 @@ final class CureSearch
         $curve = [];
         for ($k = 0; $k < self::POINTS; $k++) {
             $share = $k / (self::POINTS - 1);
-            $x = $series->kind === CureKind::Retarder ? $from * ($to / $from) ** $share : $from + ($to - $from) * $share;
+            $x =
+                $series->kind === CureKind::Retarder
+                    ? $from * ($to / $from) ** $share
+                    : $from + ($to - $from) * $share;
             $assessed = $this->trial->assessed(($series->any)($x));
             $curve[] = [
                 'x' => $x,

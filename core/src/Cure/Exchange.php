@@ -67,8 +67,11 @@ final class Exchange
                     $at > $spots->insulation,
                 ExchangePlace::FacedLining => $layer->material->facers !== [] && $at < $spots->insulation,
                 ExchangePlace::InnerFilm => $inside && $layer->material->vapourResistanceFactor === null,
-                ExchangePlace::FacedCavity => $layer->material->facers !== [] && $layer->material->role() === Role::Cavity,
-                ExchangePlace::InnerBelowGrade => $assembly->soil !== null && $layer->insulates() && $at < $spots->outside,
+                ExchangePlace::FacedCavity => $layer->material->facers !== [] &&
+                    $layer->material->role() === Role::Cavity,
+                ExchangePlace::InnerBelowGrade => $assembly->soil !== null &&
+                    $layer->insulates() &&
+                    $at < $spots->outside,
                 ExchangePlace::InnerOnMasonry => ! $inside &&
                     $assembly->soil === null &&
                     $layer->insulates() &&

@@ -80,7 +80,8 @@ final readonly class Spots
             $assembly->kind === AssemblyKind::Wall => Cladding::of($assembly)->at ?? count($layers),
             default => count($layers),
         };
-        // A gap or a mat belongs to the cladding; what keeps the weather off a roof, and the ground, lies outside of it.
+        // A gap or a mat belongs to the cladding; what keeps the weather off a roof, and the ground, lies outside of
+        // it.
         while ($at > 1 && $this->givesWay($layers[$at - 1], $at === count($layers))) {
             $at--;
         }

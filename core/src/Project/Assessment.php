@@ -136,6 +136,6 @@ final readonly class Assessment
             'figures' => (object) $finding->figures,
             'source' => $finding->source->toArray(),
             'accepted' => null,
-        ];
+        ] + ($finding->under === null ? [] : ['under' => $finding->under]);
     }
 }

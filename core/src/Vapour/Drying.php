@@ -17,7 +17,8 @@ use Apron\Rules\RuleFigures;
 /**
  * How one layer that can hold water gets rid of it: from saturation at its middle through all that lies on either side,
  * in each month. Diffusion alone, each side for itself; a side dries nothing in a month when its air is the wetter.
- * Behind a cladding that is soaked and lies against the wall the outside is at saturation. What then condenses farther out is not followed here: the year does that.
+ * Behind a cladding that is soaked and lies against the wall the outside is at saturation. What then condenses farther
+ * out is not followed here: the year does that.
  */
 final readonly class Drying
 {

@@ -7,8 +7,8 @@ namespace Apron\Vapour;
 use Apron\Climate\Air;
 use Apron\Climate\Climate;
 use Apron\Climate\IndoorAir;
-use Apron\Rules\RuleFigures;
 use Apron\Climate\Month;
+use Apron\Rules\RuleFigures;
 
 /**
  * Wetting and drying month by month, ISO 13788:2012, clause 6, with any number of planes. A plane that holds water is

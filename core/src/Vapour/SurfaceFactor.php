@@ -39,7 +39,8 @@ final readonly class SurfaceFactor
                 continue;
             }
             $needed =
-                (Air::dewPoint($air['pressure'] / $damp) - $outdoors->celsius) / ($air['celsius'] - $outdoors->celsius);
+                (Air::dewPoint($air['pressure'] / $damp) - $outdoors->celsius) /
+                ($air['celsius'] - $outdoors->celsius);
             if ($least === null || $needed > $least) {
                 [$least, $critical] = [$needed, $m];
             }
@@ -48,7 +49,9 @@ final readonly class SurfaceFactor
         $this->criticalMonth = $critical;
     }
 
-    /** @return array{frsi: float|null, frsi_at_bridge: float|null, frsi_min_mould: float|null, critical_month: int|null} */
+    /**
+     * @return array{frsi: float|null, frsi_at_bridge: float|null, frsi_min_mould: float|null, critical_month: int|null}
+     */
     public function toArray(): array
     {
         return [

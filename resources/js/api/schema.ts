@@ -668,6 +668,8 @@ export interface components {
             name: string;
             family?: string;
             conductivity_w_mk?: number;
+            /** @description by its label at 24 °C, as North American codes count it */
+            conductivity_label_w_mk?: number;
             resistance_m2k_w?: number;
             vapour_resistance_factor?: number;
             sd_m?: number;
@@ -707,6 +709,10 @@ export interface components {
             /** @description family it sticks with */
             adhesive?: string;
             usual_thickness_mm?: number;
+            /** @description loose leaves it is laid in */
+            leaves?: number;
+            /** @description on its faces; its own figures are then those of the core */
+            facers?: components["schemas"]["Facer"][];
             /** @description version of the catalogue it was copied from */
             catalogue?: string;
             source?: components["schemas"]["Source"];
@@ -747,6 +753,8 @@ export interface components {
                 rain_mm_day: number;
                 drainage?: number;
             };
+            /** @description with its inner face outward: a faced batt put in the other way round */
+            turned?: boolean;
         };
         Assembly: {
             id: string;
@@ -1019,6 +1027,14 @@ export interface components {
             /** @enum {string} */
             unit?: "mm" | "um" | "c" | "pct" | "n" | "count" | "days";
         };
+        Facer: {
+            /** @enum {string} */
+            face: "inner" | "outer";
+            name: string;
+            family: string;
+            sd_m: number;
+            sd_wet_m?: number;
+        };
         /** Apron project file, version 1 */
         ProjectFile: {
             /** @constant */
@@ -1116,6 +1132,8 @@ export interface components {
             };
             surface?: {
                 frsi: number | null;
+                /** @description the same at its metal or its brackets; null without */
+                frsi_at_bridge: number | null;
                 frsi_min_mould: number | null;
                 critical_month: number | null;
             };
@@ -1123,6 +1141,8 @@ export interface components {
             /** @description the interface where leaking indoor air comes to a stop */
             condensing_plane: number | null;
             exterior_share_pct: number | null;
+            /** @description zones that water gathers in over the year, inside to outside */
+            gatherings?: components["schemas"]["Gathering"][];
         };
         Finding: {
             key: string;
@@ -1138,6 +1158,8 @@ export interface components {
             };
             source: components["schemas"]["Source"];
             accepted: null;
+            /** @description key of the finding it follows from; without, it stands for itself */
+            under?: string;
         };
         Drying: {
             layer: string;
@@ -1150,6 +1172,8 @@ export interface components {
                 outward_g_m2: number;
             }[];
             year_g_m2: number;
+            /** @description what it dries beyond what it gathers, in the poorest state of the year */
+            reserve_g_m2: number;
             poorest_month_g_m2: number;
             store_g_m2: number | null;
             leak_allowance_ml_m_day: number;
@@ -1233,6 +1257,18 @@ export interface components {
                 rect: number[] | null;
                 through: string[];
             }[];
+        };
+        Gathering: {
+            peak_g_m2: number;
+            residue_g_m2: number;
+            /** @description what the material that bears least may hold, or the common limit */
+            bears_g_m2: number;
+            /** @description what of the peak that material holds */
+            borne_g_m2: number;
+            /** @description id of the layer that bears least; null where the common limit holds */
+            tender: string | null;
+            /** @description in which it grows */
+            months: number[];
         };
         /** Apron assessment, version 1 */
         Assessment: {
@@ -1417,7 +1453,7 @@ export interface components {
         };
         Cure: {
             /** @enum {string} */
-            kind: "thickness" | "permeance" | "material" | "method";
+            kind: "thickness" | "outer-board" | "outer-barrier" | "take-out" | "smart-film" | "retarder" | "gap" | "brackets" | "cavity-foam" | "material" | "both" | "none";
             layer: string;
             title: string;
             from: number | null;

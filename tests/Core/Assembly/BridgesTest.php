@@ -86,7 +86,7 @@ it('has no R where the steel is outside of every method, and says so', function 
     )->toContain('heat.no-method');
 });
 
-it('fails a wall beyond the combined method until somebody chooses how its steel is reckoned', function () {
+it('reckons metal through insulation by its own method, at any ratio of the limits, and says so', function () {
     $file = fn (array $chosen) => wallFile([
         [0.25, 10, 12.5],
         [
@@ -112,10 +112,10 @@ it('fails a wall beyond the combined method until somebody chooses how its steel
         );
     };
     expect($codes($file([])))
-        ->toContain('heat.method-out-of-range')
-        ->and($codes($file(['method' => 'correction-factor'])))
         ->toContain('heat.metal-method')
-        ->not->toContain('heat.method-out-of-range');
+        ->not->toContain('heat.no-method')
+        ->and($codes($file(['method' => 'weighted-limits'])))
+        ->toContain('heat.metal-method');
 });
 
 it(

@@ -29,7 +29,7 @@ final class Verdicts
     {
         return readProject([
             'format' => 'apron-project/1',
-            'project' => ['name' => $case['id'], 'units' => 'si'],
+            'project' => ['name' => $case['id'], 'units' => $case['units'] ?? 'si'],
             'climate' => ClimateFormat::writeClimate((new GenericClimates)->named($case['climate'].' (made up)')),
             'indoor' => self::table()['rooms'][$case['room']],
             'assemblies' => [

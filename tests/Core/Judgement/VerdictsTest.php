@@ -22,7 +22,11 @@ function saidOf(AssemblyAssessment $assessed): array
 {
     $said = [];
     foreach ($assessed->findings() as $finding) {
-        $topic = preg_replace(['/\.(interface|within)(\.inward)?$/', '/^(year|humid)\..*/'], ['', '$1'], $finding->code);
+        $topic = preg_replace(
+            ['/\.(interface|within)(\.inward)?$/', '/^(year|humid)\..*/'],
+            ['', '$1'],
+            $finding->code,
+        );
         $said[$topic] = min($said[$topic] ?? PHP_INT_MAX, $finding->severity->rank());
     }
 
@@ -62,9 +66,8 @@ it('offers for the table only cures that are sound themselves, and the list for 
         $had = saidOf($now);
         foreach (Verdicts::curable($now) as $finding) {
             $list .= "$id: {$finding->code}\n";
-            foreach (
-                (new CureSearch($project->brief, $project->assemblies[0], $finding, $project->materials))->all() as $cure
-            ) {
+            $search = new CureSearch($project->brief, $project->assemblies[0], $finding, $project->materials);
+            foreach ($search->all() as $cure) {
                 $title = CureSearch::title($cure, $words);
                 $list .= "    $title\n";
                 if ($cure->assembly === null) {
@@ -154,12 +157,18 @@ it('never finds more in winter for more insulation outside', function (string $i
     [$brief, $wall] = verdictWall($id);
     $last = 0;
     foreach ([20, 40, 60, 80, 120, 160, 240] as $mm) {
-        $assessed = new AssemblyAssessment($brief, $wall->withLayer($at, $wall->layers[$at]->changed(thicknessMm: $mm)));
+        $assessed = new AssemblyAssessment(
+            $brief,
+            $wall->withLayer($at, $wall->layers[$at]->changed(thicknessMm: $mm)),
+        );
         $worst = array_map(
             fn (Finding $f): int => $f->severity->rank(),
             array_filter(
                 $assessed->findings(),
-                fn (Finding $f): bool => preg_match('/^(year|practice\.(leak|plane|exterior|roof)|surface\.mould)/', $f->code) === 1,
+                fn (Finding $f): bool => preg_match(
+                    '/^(year|practice\.(leak|plane|exterior|roof)|surface\.mould)/',
+                    $f->code,
+                ) === 1,
             ),
         );
         $rank = $worst === [] ? Severity::Pass->rank() : min($worst);

@@ -23,9 +23,9 @@ it('says of every family what it does, and leaves no material of the catalogue w
 });
 
 it('refuses a family that is not there, on either face', function (string $key) {
-    $row = ['id' => 'm', 'name' => 'm', 'conductivity_w_mk' => 0.04, 'sd_m' => 1, 'family' => 'mineral-wool'];
+    $row = ['id' => 'm', 'name' => 'm', 'conductivity_w_mk' => 0.04, 'sd_m' => 1, 'family' => 'plywood'];
     $file = ['format' => 'apron-project/1', 'project' => ['name' => 'x', 'units' => 'si']];
-    expect(fn () => readProject($file + ['materials' => [[$key => 'mineral-wol'] + $row]]))
+    expect(fn () => readProject($file + ['materials' => [[$key => 'plywod'] + $row]]))
         ->toThrow(FileRefused::class, "/materials/0/$key");
     expect(readProject($file + ['materials' => [$row]])->materials->own['m']->harmedByWater())->toBeTrue();
 })->with(['family', 'back_family']);

@@ -186,11 +186,6 @@ $cases = [
         'from 1 to 5',
         '/class',
     ],
-    'indoor dew point above the room' => [
-        '/indoor',
-        ['kind' => 'humidity-class', 'class' => 5, 'temperature_c' => 5],
-        'dew point',
-    ],
     'condition without outdoors' => ['/conditions/0/outdoor_c', 'unset!', 'missing'],
     'conductivity of zero' => ['/materials/0/conductivity_w_mk', 0, 'above 0'],
     'no figure for vapour' => ['/materials/0/vapour_resistance_factor', 'unset!', 'exactly one of', '', '/materials/0'],

@@ -37,13 +37,14 @@ final class ColdPlane implements Rule
         $plane = $profile->temperatures[$profile->at($interface)];
         $dew = Air::dewPoint($profile->indoorPressure);
         $path = $assessed->airPath;
+        $across = max(0.1, $profile->indoors - $outdoors->celsius);
         $figures = [
             'place' => $assessed->assembly->layers[$interface]->material->name,
             'plane_c' => $plane,
             'dew_point_c' => $dew,
             'outdoor_c' => $outdoors->celsius,
             'share_pct' => 100 * $path->share(),
-            'needed_pct' => 100 * max(0.0, ($dew - $outdoors->celsius) / max(0.1, $profile->indoors - $outdoors->celsius)),
+            'needed_pct' => 100 * max(0.0, ($dew - $outdoors->celsius) / $across),
         ];
         $source = Source::commonPractice(
             'common practice: a sheathing above the indoor dew point in the mean of the coldest month',
@@ -78,14 +79,16 @@ final class ColdPlane implements Rule
             $leak = new AirLeak($leakage, $air, $outdoors, $plane);
             $outward = $drying === null ? 0.0 : (1000 * $drying->months[$m]['outward']) / Month::DAYS[$m];
             $season += max(0.0, $leak->bound - $outward) * Month::DAYS[$m];
-            [$worst, $month] = $m === $coldest ? [['leak' => $leak, 'at' => $plane, 'out' => $outward], $m] : [$worst, $month];
+            [$worst, $month] =
+                $m === $coldest ? [['leak' => $leak, 'at' => $plane, 'out' => $outward], $m] : [$worst, $month];
         }
         if ($worst === null) {
             throw new \LogicException('a year without its coldest month');
         }
-        $bears = $drying?->run->bears() === null
-            ? $physics->figure('gathers_most_on_tight_g_m2')
-            : 1000 * (float) $drying->run->bears();
+        $bears =
+            $drying?->run->bears() === null
+                ? $physics->figure('gathers_most_on_tight_g_m2')
+                : 1000 * (float) $drying->run->bears();
         // Only a wall whose inside nobody made tight is taken to leak so much all winter.
         $gathers = $season > $bears * $rules->figure('leak_bound_over') && ! self::tight($assessed);
 
@@ -113,7 +116,9 @@ final class ColdPlane implements Rule
     {
         foreach (array_slice($assessed->assembly->layers, 0, (int) $assessed->airPath->interface) as $layer) {
             $most = RuleFigures::of('controls')->figure('air_permeance_most_l_s_m2');
-            $film = $layer->material->shedsWater === true && $layer->thicknessMm < RuleFigures::of('physics')->figure('sheet_mm');
+            $film =
+                $layer->material->shedsWater === true &&
+                $layer->thicknessMm < RuleFigures::of('physics')->figure('sheet_mm');
             if (
                 in_array(Control::Air, $layer->controls, true) ||
                 ($film && $layer->material->airPermeance !== null && $layer->material->airPermeance <= $most)

@@ -100,7 +100,9 @@ final class CondensationYear implements Rule
         };
         $source = match (true) {
             ! str_starts_with($code, 'over') => Source::computed(self::YEAR),
-            $zone->tender?->material()->family?->timber !== null => RuleFigures::of('physics')->source('wood_bears_pct'),
+            $zone->tender?->material()->family?->timber !== null => RuleFigures::of('physics')->source(
+                'wood_bears_pct',
+            ),
             default => RuleFigures::of('physics')->source('gathers_most_g_m2'),
         };
         // Vapour that comes from outdoors is cured on the other side.
@@ -127,7 +129,9 @@ final class CondensationYear implements Rule
      */
     private static function tableHolds(AssemblyAssessment $assessed): bool
     {
-        foreach ([...(new WallRetarder)->findings($assessed), ...(new RoofExteriorInsulation)->findings($assessed)] as $f) {
+        foreach (
+            [...(new WallRetarder)->findings($assessed), ...(new RoofExteriorInsulation)->findings($assessed)] as $f
+        ) {
             if (in_array($f->code, ['practice.exterior-r-enough', 'practice.roof-r-enough'], true)) {
                 return true;
             }

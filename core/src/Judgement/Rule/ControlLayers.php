@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Apron\Judgement\Rule;
 
+use Apron\Assembly\AssemblyKind;
 use Apron\Assembly\Control;
 use Apron\Assembly\Layer;
 use Apron\Judgement\AssemblyAssessment;
@@ -31,7 +32,9 @@ final class ControlLayers implements Rule
         $findings = [];
         foreach (Control::cases() as $control) {
             $layers = $carriers[$control->value] ?? [];
-            if ($layers === []) {
+            if ($layers === [] && $control === Control::Vapour && ! self::asked($assessed)) {
+                array_push($findings, ...self::byRatio($assessed));
+            } elseif ($layers === []) {
                 $findings[] = new Finding(
                     'control.missing',
                     Severity::Caution,
@@ -61,11 +64,61 @@ final class ControlLayers implements Rule
                 $findings = [...$findings, ...self::contradiction($control, $layer, $assessed)];
             }
         }
-        if ($findings === []) {
+        if (array_filter($findings, fn (Finding $f): bool => $f->code !== 'control.vapour-by-ratio') === []) {
             $findings[] = new Finding('control.complete', Severity::Pass, $subject, [], Source::commonPractice());
         }
 
         return $findings;
+    }
+
+    /** In the warm zones nobody needs one, and where the project settled on none, the reserve answers for it. */
+    private static function asked(AssemblyAssessment $assessed): bool
+    {
+        $zone = $assessed->climate?->zone;
+
+        return ! self::settledOnNone($assessed) &&
+            ! ($zone !== null && RuleFigures::of('practice')->lists('vapour_layer_not_asked_in', $zone[0]));
+    }
+
+    private static function settledOnNone(AssemblyAssessment $assessed): bool
+    {
+        return ($assessed->schools['vapour-layer'] ?? 'named') === 'by-ratio';
+    }
+
+    /** @return list<Finding> what the drying reserve says of an assembly that is open throughout */
+    private static function byRatio(AssemblyAssessment $assessed): array
+    {
+        if (! self::settledOnNone($assessed) || $assessed->drying === []) {
+            return [];
+        }
+        $least = null;
+        foreach ($assessed->drying as $drying) {
+            $wetted = $drying->run->material()->harmedByWater();
+            $least = $wetted && ($least === null || $drying->reserve < $least->reserve) ? $drying : $least;
+        }
+        $physics = RuleFigures::of('physics');
+        $name = $assessed->assembly->kind === AssemblyKind::Roof ? 'reserve_roof_g_m2' : 'reserve_wall_g_m2';
+        $figures = [
+            'share_pct' => 100 * $assessed->airPath->share(),
+            'layer' => $least?->run->material()->name ?? '',
+            'reserve_g_m2' => 1000 * ($least->reserve ?? 0.0),
+            'asked_g_m2' => $physics->figure($name),
+        ];
+        $code = match (true) {
+            $least === null => 'control.vapour-by-ratio-none',
+            $figures['reserve_g_m2'] < $figures['asked_g_m2'] => 'control.vapour-by-ratio-short',
+            default => 'control.vapour-by-ratio',
+        };
+
+        return [
+            new Finding(
+                $code,
+                $code === 'control.vapour-by-ratio-short' ? Severity::Caution : Severity::Note,
+                $assessed->subject(),
+                $figures,
+                $physics->source($name),
+            ),
+        ];
     }
 
     /** @return list<Finding> */

@@ -67,7 +67,9 @@ final class HumidFaces implements Rule
         ];
     }
 
-    /** % relative humidity above which mould grows on a sensitive face at so many °C; more than air can hold in frost. */
+    /**
+     * % relative humidity above which mould grows on a sensitive face at so many °C; more than air can hold in frost.
+     */
     public static function limit(float $celsius): float
     {
         $physics = RuleFigures::of('physics');
@@ -82,8 +84,8 @@ final class HumidFaces implements Rule
     }
 
     /**
-     * Nodes between two plies of which one feeds mould, the two surfaces left out; and the inner face of a cavity, where
-     * its plates and studs stand.
+     * Nodes between two plies of which one feeds mould, the two surfaces left out; and the inner face of a cavity,
+     * where its plates and studs stand.
      *
      * @return list<int>
      */

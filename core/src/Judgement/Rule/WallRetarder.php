@@ -33,7 +33,8 @@ final class WallRetarder implements Rule
         $tightest = Ply::tightest(
             array_filter(
                 $assessed->plies,
-                fn (Ply $ply): bool => $ply->at < $plane && ($ply->facer !== null || ! $assessed->assembly->whole($ply->at)->letsAirThrough()),
+                fn (Ply $ply): bool => $ply->at < $plane &&
+                    ($ply->facer !== null || ! $assessed->assembly->whole($ply->at)->letsAirThrough()),
             ),
         );
         // The tables are for walls that are framed and sheathed: solid masonry has no sheathing to keep warm.
