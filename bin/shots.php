@@ -27,8 +27,8 @@ $views = [
     'assembly' => ['assemblies/w1?layer=l3', '[data-figure=u]', null],
     'cures' => [
         'assemblies/w2',
-        '[data-finding^="year.dries"] button.act',
-        'document.querySelector("[data-finding^=\"year.dries\"] button.act").click()',
+        '[data-finding^="year.over"] button.act',
+        'document.querySelector("[data-finding^=\"year.over\"] button.act").click()',
     ],
     'beside' => ['assemblies/w2/beside', '[data-beside="w2.c"]', null],
     'climates' => ['assemblies/w2/climates', '[data-drawing=sweep]', null],

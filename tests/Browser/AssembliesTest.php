@@ -12,20 +12,19 @@ it(
     fn () => signedIn('consultant', function (Browser $browser) {
         $project = copyOfDemo($browser);
         $browser->open("/p/$project/assemblies/w2.c");
-        $browser->see('[data-finding="practice.leak-condenses"]');
+        $browser->see('[data-finding^="year.over"]');
         saved($browser);
         $browser->driver->executeScript('document.activeElement.blur()');
         $before = $browser->driver->executeScript('return document.querySelector("[data-figure=year]").textContent');
         $browser->driver->action()->sendKeys(null, 'c')->perform();
         $browser->see('[data-panel=cures] [role=option]');
         $browser->until('return document.activeElement.getAttribute("role") === "listbox"');
-        // The worst finding is that of the steel; its first cure names the method.
+        // The worst finding is the water in the sheathing; its first cure is a board that is thick enough.
         press($browser, WebDriverKeys::ENTER);
-        $browser->see('[data-finding="heat.metal-method"]');
-        $browser->until('return document.querySelector("[data-finding=\"heat.method-out-of-range\"]") === null');
+        $browser->until('return document.querySelector("[data-finding^=\"year.over\"]") === null');
         saved($browser);
         chord($browser, WebDriverKeys::CONTROL, 'z');
-        $browser->see('[data-finding="heat.method-out-of-range"]');
+        $browser->see('[data-finding^="year.over"]');
         expect(
             $browser->driver->executeScript('return document.querySelector("[data-figure=year]").textContent'),
         )->toBe($before);
@@ -85,5 +84,25 @@ it(
         expect($browser->driver->executeScript('return document.querySelector("aside").textContent'))
             ->toContain('data sheet')
             ->toContain('0.034');
+    }),
+);
+
+it(
+    'puts what follows from an error under it, turns a faced batt round, and marks what a wall costs and who builds it',
+    fn () => signedIn('consultant', function (Browser $browser) {
+        $project = copyOfDemo($browser);
+        $browser->open("/p/$project/assemblies/w2");
+        $browser->see('[data-finding^="year.over"] [data-follows]');
+        $browser->until(
+            'return document.querySelector("[data-reckoning]") !== null && document.querySelectorAll("[data-finding^=\"practice.leak-condenses\"]").length === 1 && document.querySelector("[data-finding^=\"year.over\"] [data-finding^=\"practice.leak-condenses\"]") !== null',
+        );
+        $browser->driver->executeScript(
+            'const set = (words, value) => { const s = [...document.querySelectorAll("label")].find((l) => l.textContent.startsWith(words)).querySelector("select"); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, value); s.dispatchEvent(new Event("change", { bubbles: true })); }; set("costs", "dear"); set("built by", "trained");',
+        );
+        saved($browser);
+        $browser->open("/p/$project/assemblies/w2/beside");
+        $browser->until(
+            'return /more than most[\s\S]*trained for it/.test(document.querySelector("[data-effort=w2]")?.innerText ?? "")',
+        );
     }),
 );

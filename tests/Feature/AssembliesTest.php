@@ -19,15 +19,15 @@ beforeEach(function () {
 });
 
 it('answers what would clear a finding of a draft, and what it offers can be saved and clears it', function () {
-    $key = 'year.dries.interface@assemblies/w2';
+    $key = 'year.over.interface@assemblies/w2';
     $answer = $this->postJson("{$this->path}/cures", ['content' => $this->wall, 'key' => $key, 'units' => 'us'])
         ->assertOk()
         ->json();
     expect($answer['measure'])
-        ->toMatchArray(['figure' => 'peak_g_m2', 'limit' => 200, 'above' => false])
+        ->toMatchArray(['figure' => 'borne_g_m2', 'limit' => 127, 'above' => false])
         ->and($answer['measure']['limit_shown'])
         ->toContain('oz/ft²');
-    $cure = collect($answer['cures'])->firstWhere('kind', 'permeance');
+    $cure = collect($answer['cures'])->firstWhere('kind', 'retarder');
     expect($cure['content']['layers'])->toHaveCount(8);
     $this->putJson("{$this->path}/documents/assembly/w2", ['revision' => 1, 'content' => $cure['content']])->assertOk();
     $severities = array_column($this->getJson("{$this->path}/assessment")->json('findings'), 'severity', 'key');
@@ -40,7 +40,7 @@ it('answers what would clear a finding of a draft, and what it offers can be sav
                 ->where(['kind' => 'material'])
                 ->get()
                 ->map(contentOf(...))
-                ->firstWhere('name', 'Oil paint, two coats')['catalogue'],
+                ->firstWhere('name', 'Variable film, sd 0.25 to 25 m')['catalogue'],
         )
         ->not->toBe('');
 });

@@ -364,6 +364,8 @@ it('cuts off what asks for too much, in words', function () {
         fn (array $l): array => isset($l['framing']) ? ['framing' => ['material' => $lumber] + $l['framing']] + $l : $l,
         $layers,
     );
+    // A foil outside keeps in what comes through, so that there is something to clear.
+    $layers[59] = ['material' => 'aluminium-foil', 'thickness_mm' => 0.05];
     $content = ['id' => 'big', 'name' => 'big', 'kind' => 'wall', 'layers' => $layers];
     $key = collect(
         $this->postJson("{$this->path}/assess", ['kind' => 'assembly', 'content' => $content])

@@ -37,6 +37,8 @@ final readonly class Assembly
         public ?Exposure $exposure = null,
         /** the assembly it is set beside */
         public ?string $variantOf = null,
+        /** money and hands, as somebody marked them */
+        public ?Effort $effort = null,
     ) {
         if ($layers === []) {
             throw new \InvalidArgumentException("the assembly $id has no layer");
@@ -147,6 +149,7 @@ final readonly class Assembly
             $this->airLeakage,
             $this->exposure,
             $this->variantOf,
+            $this->effort,
         );
     }
 

@@ -30,6 +30,8 @@ final class AssemblyFormat
         'air_leakage_l_s_m2',
         'exposure',
         'variant_of',
+        'cost',
+        'crew',
         'layers',
     ];
 
@@ -108,6 +110,7 @@ final class AssemblyFormat
             airLeakage: $node->optional('air_leakage_l_s_m2')?->between(0, 100, 'L/(s·m²) at 75 Pa'),
             exposure: self::exposure($node->optional('exposure')),
             variantOf: $node->optional('variant_of')?->id(),
+            effort: self::effort($node),
         );
         if ($assembly->soil !== null && $assembly->ventilatedAt() !== null) {
             $node->get('soil')->refuse('no soil outside a ventilated layer; leave out one of the two');
@@ -142,6 +145,8 @@ final class AssemblyFormat
                         'over' => $assembly->exposure->over->value,
                     ],
             'variant_of' => $assembly->variantOf,
+            'cost' => $assembly->effort?->cost?->value,
+            'crew' => $assembly->effort?->crew?->value,
             'layers' => array_map(self::writeLayer(...), $assembly->layers),
         ]);
     }
@@ -255,6 +260,13 @@ final class AssemblyFormat
                 $node->get('per_m2')->positive(1000, 'per m²', 0.001),
                 $source,
             );
+    }
+
+    private static function effort(Node $node): ?Effort
+    {
+        return $node->has('cost') || $node->has('crew')
+            ? new Effort($node->optional('cost')?->oneOf(Cost::class), $node->optional('crew')?->oneOf(Skill::class))
+            : null;
     }
 
     private static function exposure(?Node $node): ?Exposure

@@ -779,6 +779,16 @@ export interface components {
                 over?: "eaves" | "none" | "run-off";
             };
             variant_of?: string;
+            /**
+             * @description what it costs beside its like, by judgement
+             * @enum {string}
+             */
+            cost?: "lean" | "usual" | "dear";
+            /**
+             * @description what crew it takes, by judgement
+             * @enum {string}
+             */
+            crew?: "anybody" | "practised" | "trained";
             layers: components["schemas"]["Layer"][];
         };
         /** @enum {string} */

@@ -134,7 +134,7 @@ export function MonthStrips({
               {show(dry.year_g_m2, 'water', units)} a year
             </text>
             <text x={end} y={base + (narrow ? -20 : 13)} fontSize="11" textAnchor={anchor} fill="var(--color-faint)">
-              {show(dry.poorest_month_g_m2, 'water', units)} at worst
+              {show(dry.reserve_g_m2, 'water', units)} spare
             </text>
           </g>
         );

@@ -1,4 +1,5 @@
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { causes } from './causes';
 import { NavLink, useLocation, useNavigate } from 'react-router';
 import { useAssessment, useDocuments, useMe, useProjectId } from '../api/hooks';
 import { post } from '../api/client';
@@ -174,7 +175,8 @@ function Cell({ name, value, grow = false }: { name: string; value: string; grow
 export function useOpenFindings() {
   const assessment = useAssessment();
   return useMemo(
-    () => (assessment.data?.findings ?? []).filter((f) => f.severity === 'fail' || f.severity === 'caution'),
+    () =>
+      causes(assessment.data?.findings ?? []).stand.filter((f) => f.severity === 'fail' || f.severity === 'caution'),
     [assessment.data],
   );
 }

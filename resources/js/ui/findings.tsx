@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useProjectId } from '../api/hooks';
 import type { Finding, ProjectFile } from '../api/types';
@@ -36,11 +36,14 @@ export function FindingText({
   lead = false,
   sources = false,
   cure,
+  below,
 }: {
   finding: Finding;
   lead?: boolean;
   sources?: boolean;
   cure?: (() => void) | undefined;
+  /** what follows from it */
+  below?: ReactNode;
 }) {
   const project = useProjectId();
   const [open, setOpen] = useState(false);
@@ -69,6 +72,7 @@ export function FindingText({
           </button>
         </p>
       )}
+      {below}
       {open || sources ? (
         <p className="text-faint">
           {finding.source.name} <span>({finding.source.kind.replace('-', ' ')})</span>

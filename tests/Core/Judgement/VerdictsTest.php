@@ -182,15 +182,15 @@ it('never finds more in winter for more insulation outside', function (string $i
 ]);
 
 it('finds the same of a facer and of the same film as a layer of its own', function () {
-    [$brief, $wall] = verdictWall('kraft-wrong-side-hot-humid');
+    [$brief, $wall] = verdictWall('turned-kraft-cold');
     $faced = new AssemblyAssessment($brief, $wall);
-    $facer = $wall->layers[2]->facers()[0];
-    expect($facer->face)->toBe(Apron\Material\Face::Inner);
+    $facer = $wall->layers[1]->facers()[0];
+    expect($facer->face)->toBe(Apron\Material\Face::Outer);
     $bare = (new Apron\Material\Catalogue)->find('glass-wool-batt');
-    $film = Films::of(Apron\Material\Material::permeanceOfSd($facer->sd));
+    $film = Films::of(Apron\Material\Material::permeanceOfSd($facer->sdWet));
     $apart = new AssemblyAssessment(
         $brief,
-        Trial::with($wall->withLayer(2, $wall->layers[2]->changed($bare)), 2, $film),
+        Trial::with($wall->withLayer(1, $wall->layers[1]->changed($bare)), 2, $film),
     );
     expect($apart->gatherings[0]->peak)
         ->toEqualWithDelta($faced->gatherings[0]->peak, 0.02 * $faced->gatherings[0]->peak)

@@ -33,7 +33,7 @@ it('offers no answer that changes nothing: a choice of a method, a material, wor
     );
     // The check of the sill, the judgement of bonds and the surface films read these themselves; their tests are with
     // those.
-    $read = ['outer-sill', 'bonds', 'films', 'unit-depth', 'closed-foam', 'nail-base'];
+    $read = ['outer-sill', 'bonds', 'films', 'unit-depth', 'closed-foam', 'nail-base', 'vapour-layer'];
     foreach (Schools::all() as $school) {
         foreach (array_slice($school['of'], 1) as ['value' => $answer]) {
             $chosen = array_filter(

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Assembly } from '../../api/types';
+import { Effort } from './Effort';
 import { Surroundings } from './Surroundings';
 
 /** What can be done to the assembly as a whole, while no layer is chosen. */
@@ -34,6 +35,7 @@ export function AssemblyBench({
         </select>
       </label>
       <Surroundings {...{ assembly, mayEdit, change }} />
+      <Effort {...{ assembly, mayEdit, change }} />
       {mayEdit && (
         <button className="act" onClick={add}>
           add a layer <span className="key">n</span>

@@ -13,6 +13,7 @@ import { useThread } from '../../ui/threads';
 import { useDraft } from '../../ui/useDraft';
 import { useUnits } from '../../ui/units';
 import { CurePanel } from './CurePanel';
+import { curable } from './curable';
 import { LayerBench } from './LayerBench';
 import { MaterialPicker } from './MaterialPicker';
 import { Reckoning } from './Reckoning';
@@ -157,7 +158,7 @@ export function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list
   };
 
   const figures = assessed?.assemblies?.[0];
-  const worst = assessed?.findings.find((f) => f.severity === 'fail' || f.severity === 'caution');
+  const worst = assessed?.findings.find(curable);
   useKeys({
     c: {
       says: 'what would clear the worst finding',

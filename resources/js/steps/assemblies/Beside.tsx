@@ -11,6 +11,8 @@ import { Frame } from '../../ui/Frame';
 import { SeverityMark, severityWord } from '../../ui/severity';
 import { useUnits } from '../../ui/units';
 import { freeId } from '../../ui/freeId';
+import { causes } from '../../ui/causes';
+import { COSTS, CREWS } from './effortWords';
 
 const BAND = { width: 560, height: 112, top: 10 };
 
@@ -136,8 +138,9 @@ export default function Beside() {
               <th className="font-normal">U</th>
               <th className="font-normal">thick</th>
               <th className="font-normal">most water</th>
-              <th className="font-normal">slowest dries</th>
+              <th className="font-normal">least reserve</th>
               <th className="font-normal">open</th>
+              <th className="pl-3 font-normal">cost, crew</th>
             </tr>
           </thead>
           <tbody>
@@ -145,9 +148,9 @@ export default function Beside() {
               const f = figures(d.key);
               const own = findings(d.key);
               const worst = own[0]?.severity ?? 'pass';
-              const dries = f?.drying?.length ? Math.min(...f.drying.map((row) => row.year_g_m2)) : null;
-              const peak = f?.year ? Math.max(0, ...f.year.planes.map((p) => p.peak_g_m2)) : null;
-              const firstPeak = first?.year ? Math.max(0, ...first.year.planes.map((p) => p.peak_g_m2)) : null;
+              const dries = f?.drying?.length ? Math.min(...f.drying.map((row) => row.reserve_g_m2)) : null;
+              const peak = mostHeld(f);
+              const firstPeak = mostHeld(first);
               return (
                 <tr key={d.key} className="border-t border-hair align-top" data-beside={d.key}>
                   <td className="w-[60%] py-1">
@@ -188,9 +191,14 @@ export default function Beside() {
                   <td className="pt-6">
                     <span className="flex items-center gap-1">
                       <SeverityMark severity={worst} />
-                      {own.filter((x) => x.severity === 'fail' || x.severity === 'caution').length ||
+                      {causes(own).stand.filter((x) => x.severity === 'fail' || x.severity === 'caution').length ||
                         severityWord(worst).toLowerCase()}
                     </span>
+                  </td>
+                  <td className="pt-6 pl-3 text-[11px]" data-effort={d.key}>
+                    {d.content.cost ? `costs ${COSTS[d.content.cost]}` : '–'}
+                    <br />
+                    {d.content.crew ? CREWS[d.content.crew] : '–'}
                   </td>
                 </tr>
               );
@@ -205,6 +213,10 @@ export default function Beside() {
     </Frame>
   );
 }
+
+/** g/m² in the zone that holds most. */
+const mostHeld = (figures: AssemblyFigures | undefined) =>
+  figures?.gatherings ? Math.max(0, ...figures.gatherings.map((zone) => zone.peak_g_m2)) : null;
 
 function Figure({ value, delta, pad = false }: { value: string; delta: string | null; pad?: boolean }) {
   const [number, ...unit] = value.split(' ');

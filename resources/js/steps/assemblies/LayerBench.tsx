@@ -66,6 +66,17 @@ export function LayerBench({ layer, materials, roof, only, hand, typing }: Props
             );
           })}
         </span>
+        {material?.facers && (
+          <button
+            className="act"
+            aria-pressed={layer.turned ?? false}
+            disabled={!hand}
+            title="put in the other way round"
+            onClick={() => hand?.set({ turned: layer.turned ? undefined : true })}
+          >
+            {facing(material.facers, layer.turned ?? false)} <span className="key">turn</span>
+          </button>
+        )}
         {isAir(material?.family) && (
           <label>
             <span className="mr-1 text-faint">air is</span>
@@ -100,4 +111,11 @@ export function LayerBench({ layer, materials, roof, only, hand, typing }: Props
       {hand && <Bridges {...{ roof, layer, material, materials }} setLayer={hand.set} />}
     </div>
   );
+}
+
+/** What faces which way: “kraft inside”. */
+function facing(facers: NonNullable<Material['facers']>, turned: boolean): string {
+  return facers
+    .map((f) => `${f.name.toLowerCase()} ${(f.face === 'inner') === turned ? 'outside' : 'inside'}`)
+    .join(', ');
 }

@@ -2,7 +2,8 @@ import { useState } from 'react';
 import type { Assembly, AssemblyFigures, Finding, Layer, Material } from '../../api/types';
 import { placeName } from '../../drawing/MonthStrips';
 import { show } from '../../quantity/show';
-import { FindingText } from '../../ui/findings';
+import { FindingList } from '../../ui/FindingList';
+import { curable } from './curable';
 import { useKeys } from '../../ui/keys';
 import { Old } from '../../ui/Old';
 import { SaveState } from '../../ui/SaveState';
@@ -148,6 +149,14 @@ export function Reckoning({
                 source={sources ? 'ISO 13788:2012, clause 6' : undefined}
               />
             )}
+            {(figures.gatherings ?? []).map((zone, i) => (
+              <Row
+                key={i}
+                name={`water held${zone.tender ? `, ${materials.get(assembly.layers.find((l) => l.id === zone.tender)?.material ?? '')?.name ?? zone.tender}` : ''} · may hold`}
+                value={`${show(zone.borne_g_m2, 'water', units)} · ${show(zone.bears_g_m2, 'water', units)}`}
+                source={sources ? 'DIN 4108-3 (from memory); wood and boards by their mass' : undefined}
+              />
+            ))}
             {wet && (
               <Row
                 name={`condenses, ${placeName(wet, assembly, materials, units)}`}
@@ -156,8 +165,11 @@ export function Reckoning({
             )}
             {figures.surface?.frsi != null && (
               <Row
-                name="fRsi · least for mould"
-                value={`${figures.surface.frsi.toFixed(2)} · ${figures.surface.frsi_min_mould?.toFixed(2) ?? '–'}`}
+                name={figures.surface.frsi_at_bridge == null ? 'fRsi · least for mould' : 'fRsi · at its metal · least'}
+                value={[figures.surface.frsi, figures.surface.frsi_at_bridge, figures.surface.frsi_min_mould]
+                  .filter((f) => f !== null)
+                  .map((f) => f.toFixed(2))
+                  .join(' · ')}
                 source={sources ? 'ISO 13788:2012, clause 5, Rsi 0.25' : undefined}
               />
             )}
@@ -170,14 +182,7 @@ export function Reckoning({
         </p>
         <SaveState {...draft} mayEdit={mayEdit} />
       </section>
-      {findings.map((finding) => (
-        <FindingText
-          key={finding.key}
-          finding={finding}
-          sources={sources}
-          cure={curable(finding) ? () => cure(finding.key) : undefined}
-        />
-      ))}
+      <FindingList {...{ findings, sources }} cure={(f) => (curable(f) ? () => cure(f.key) : undefined)} />
       <p className="border-t border-hair pt-2 text-[11px] text-faint">
         Diffusion only: air leaks, rain and sun are not in these figures. Computed, not approved.
       </p>
@@ -197,12 +202,6 @@ const BRIDGES = {
   rain: 'ISO 6946:2017, F.4 (from memory)',
   bridge: 'ISO 14683, as typed',
 };
-
-/** A control nobody named, or a figure from memory, is for a person to settle and not for a search. */
-const curable = (finding: Finding) =>
-  (finding.severity === 'fail' || finding.severity === 'caution') &&
-  !finding.code.startsWith('control.') &&
-  finding.code !== 'surface.room-damp';
 
 function Row({
   name,

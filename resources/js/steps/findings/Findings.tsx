@@ -1,6 +1,8 @@
 import { useMemo, useState } from 'react';
 import { useAssessment } from '../../api/hooks';
 import type { Finding, Severity } from '../../api/types';
+import { causes } from '../../ui/causes';
+import { Followers } from '../../ui/FindingList';
 import { FindingText, stepOf } from '../../ui/findings';
 import { found, MOST_SHOWN } from '../../ui/pick';
 import { SeverityMark, severityWord } from '../../ui/severity';
@@ -21,7 +23,7 @@ function groupOf(finding: Finding, by: Grouped): string {
 /** Everything that was concluded, in one list, worst first, each leading to its place. */
 export default function Findings() {
   const assessment = useAssessment();
-  const findings = useMemo(() => assessment.data?.findings ?? [], [assessment.data]);
+  const { stand: findings, under } = useMemo(() => causes(assessment.data?.findings ?? []), [assessment.data]);
   const [words, setWords] = useState('');
   const [by, setBy] = useState<Grouped>('severity');
   const [all, setAll] = useState(false);
@@ -30,13 +32,13 @@ export default function Findings() {
       found(
         findings.map((f) => ({
           id: f.key,
-          text: `${f.severity} ${f.title} ${f.subject} ${f.reason}`,
+          text: [f, ...under(f)].map((g) => `${g.severity} ${g.title} ${g.subject} ${g.reason}`).join(' '),
           group: groupOf(f, by),
           finding: f,
         })),
         words,
       ),
-    [findings, words, by],
+    [findings, under, words, by],
   );
   const shown = all ? rows : rows.slice(0, MOST_SHOWN);
   const count = (holds: (f: Finding) => boolean) => findings.filter(holds).length;
@@ -105,7 +107,7 @@ export default function Findings() {
               {row.group !== '' && row.group !== shown[i - 1]?.group && (
                 <h2 className="pt-4 pb-1 font-bold">{row.group}</h2>
               )}
-              <FindingText finding={row.finding} lead />
+              <FindingText finding={row.finding} lead below={<Followers findings={under(row.finding)} />} />
             </div>
           ))}
           {shown.length < rows.length && (
