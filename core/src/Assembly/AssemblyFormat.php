@@ -47,6 +47,7 @@ final class AssemblyFormat
         'bridges',
         'inverted',
         'turned',
+        'gaps',
     ];
 
     /**
@@ -180,6 +181,7 @@ final class AssemblyFormat
             bridges: array_map(self::bridge(...), $node->optional('bridges')?->items(0, 20) ?? []),
             inverted: self::inverted($node->optional('inverted')),
             turned: $node->optional('turned')?->boolean() ?? false,
+            gaps: $node->optional('gaps')?->oneOf(AirGaps::class),
         );
     }
 
@@ -340,6 +342,7 @@ final class AssemblyFormat
                     ? null
                     : ['rain_mm_day' => $layer->inverted->rain, 'drainage' => $layer->inverted->drainage],
             'turned' => $layer->turned ? true : null,
+            'gaps' => $layer->gaps?->value,
         ]);
     }
 }

@@ -32,6 +32,8 @@ final readonly class Layer
         public ?InvertedRoof $inverted = null,
         /** with its inner face outward: a faced batt or board put in the other way round */
         public bool $turned = false,
+        /** in it, as it was laid; null for none */
+        public ?AirGaps $gaps = null,
     ) {
         if ($thicknessMm <= 0) {
             throw new \InvalidArgumentException("the layer $id is $thicknessMm mm thick");
@@ -89,89 +91,33 @@ final readonly class Layer
     /** The same layer of something else, or of another thickness; what was typed of the old one goes. */
     public function changed(?Material $material = null, ?float $thicknessMm = null): self
     {
-        return new self(
-            $this->id,
-            $material ?? $this->material,
-            $thicknessMm ?? $this->thicknessMm,
-            null,
-            $this->controls,
-            $this->framing,
-            $this->air,
-            $this->fasteners,
-            $this->bridges,
-            $this->inverted,
-            $this->turned,
-        );
+        return $this->but([
+            'material' => $material ?? $this->material,
+            'thicknessMm' => $thicknessMm ?? $this->thicknessMm,
+            'thicknessTyped' => null,
+        ]);
     }
 
     public function named(string $id): self
     {
-        return new self(
-            $id,
-            $this->material,
-            $this->thicknessMm,
-            $this->thicknessTyped,
-            $this->controls,
-            $this->framing,
-            $this->air,
-            $this->fasteners,
-            $this->bridges,
-            $this->inverted,
-            $this->turned,
-        );
+        return $this->but(['id' => $id]);
     }
 
     /** @param  list<Control>  $controls */
     public function carrying(array $controls): self
     {
-        return new self(
-            $this->id,
-            $this->material,
-            $this->thicknessMm,
-            $this->thicknessTyped,
-            $controls,
-            $this->framing,
-            $this->air,
-            $this->fasteners,
-            $this->bridges,
-            $this->inverted,
-            $this->turned,
-        );
+        return $this->but(['controls' => $controls]);
     }
 
     /** @param  list<Bridge>  $bridges */
     public function bridgedBy(array $bridges): self
     {
-        return new self(
-            $this->id,
-            $this->material,
-            $this->thicknessMm,
-            $this->thicknessTyped,
-            $this->controls,
-            $this->framing,
-            $this->air,
-            $this->fasteners,
-            $bridges,
-            $this->inverted,
-            $this->turned,
-        );
+        return $this->but(['bridges' => $bridges]);
     }
 
     public function framedWith(?Framing $framing): self
     {
-        return new self(
-            $this->id,
-            $this->material,
-            $this->thicknessMm,
-            $this->thicknessTyped,
-            $this->controls,
-            $framing,
-            $this->air,
-            $this->fasteners,
-            $this->bridges,
-            $this->inverted,
-            $this->turned,
-        );
+        return $this->but(['framing' => $framing]);
     }
 
     /** @return list<Facer> as they lie in the assembly */
@@ -199,5 +145,18 @@ final readonly class Layer
     public function letsAirThrough(): bool
     {
         return $this->material->letsAirThrough($this->thicknessMm);
+    }
+
+    /** @param  array<string, mixed>  $changes  by the name of what changes */
+    private function but(array $changes): self
+    {
+        /**
+         * @var array{id: string, material: Material, thicknessMm: float, thicknessTyped: string|null,
+         *   controls: list<Control>, framing: Framing|null, air: AirLayer|null, fasteners: Fasteners|null,
+         *   bridges: list<Bridge>, inverted: InvertedRoof|null, turned: bool, gaps: AirGaps|null} $all
+         */
+        $all = [...get_object_vars($this), ...$changes];
+
+        return new self(...$all);
     }
 }

@@ -26,6 +26,9 @@ final readonly class ThermalResistance
     /** W/(m²K), of all fasteners together */
     public float $fastenersAddU;
 
+    /** W/(m²K) of gaps in insulation */
+    public float $gapsAddU;
+
     /** W/(m²K), of rain under the insulation of an inverted roof */
     public float $rainAddsU;
 
@@ -52,15 +55,17 @@ final readonly class ThermalResistance
         [$upper, $lower] = $this->limits($assembly->reckonedLayers(), $surfaces);
         $this->upperLimit = $upper;
         $this->lowerLimit = $lower;
-        [$fasteners, $rain, $bridges] = [0.0, 0.0, 0.0];
+        [$fasteners, $gaps, $rain, $bridges] = [0.0, 0.0, 0.0, 0.0];
         foreach ($assembly->reckonedLayers() as $i => $layer) {
             $fasteners += $layer->fasteners?->addedU($layer->thicknessMm, $this->layers[$i], $this->mainPath) ?? 0.0;
+            $gaps += $layer->gaps?->addedU($this->layers[$i], $this->mainPath) ?? 0.0;
             $rain += $layer->inverted?->addedU($this->layers[$i], $this->mainPath) ?? 0.0;
             foreach ($layer->bridges as $bridge) {
                 $bridges += $bridge->addedU();
             }
         }
-        [$this->fastenersAddU, $this->rainAddsU, $this->bridgesAddU] = [$fasteners, $rain, $bridges];
+        [$this->fastenersAddU, $this->gapsAddU] = [$fasteners, $gaps];
+        [$this->rainAddsU, $this->bridgesAddU] = [$rain, $bridges];
         [$this->total, $this->method] = $this->framed($assembly->reckonedLayers(), $surfaces);
         $this->insulationAt = self::greatest($this->layers);
     }
@@ -109,10 +114,12 @@ final readonly class ThermalResistance
         return $this->total;
     }
 
-    /** Clear field, W/(m²K): fasteners and the rain under an inverted roof included; null where no method holds. */
+    /**
+     * Clear field, W/(m²K): fasteners, gaps and the rain under an inverted roof included; null where no method holds.
+     */
     public function u(): ?float
     {
-        return $this->total === null ? null : 1 / $this->total + $this->fastenersAddU + $this->rainAddsU;
+        return $this->total === null ? null : 1 / $this->total + $this->fastenersAddU + $this->gapsAddU + $this->rainAddsU;
     }
 
     /** With girts and brackets as well, W/(m²K). */

@@ -25,7 +25,7 @@ final class ClimateFormat
         }
         $months = array_map(function (Node $month): Month {
             $month->object(
-                ['mean_c', 'rh_pct', 'rain_mm', 'wind_m_s', 'sun_w_m2', 'daily_swing_k'],
+                ['mean_c', 'rh_pct', 'rain_mm', 'wind_m_s', 'sun_w_m2', 'daily_swing_k', 'worst_facing'],
                 ['mean_c', 'rh_pct'],
             );
 
@@ -36,6 +36,7 @@ final class ClimateFormat
                 $month->optional('wind_m_s')?->between(0, 60, 'm/s'),
                 $month->optional('sun_w_m2')?->between(0, 600, 'W/m²'),
                 $month->optional('daily_swing_k')?->between(0, 30, 'K'),
+                $month->optional('worst_facing')?->between(0, 10, 'times the rain of a wall facing anywhere'),
             );
         }, $node->get('months')->items(12, 12));
 
@@ -175,6 +176,7 @@ final class ClimateFormat
                 'wind_m_s' => $month->wind,
                 'sun_w_m2' => $month->sun,
                 'daily_swing_k' => $month->dailySwing,
+                'worst_facing' => $month->worstFacing,
             ]),
             $months,
         );

@@ -71,7 +71,8 @@ final readonly class HourlyYear
     {
         $months = [];
         $first = 0;
-        foreach (Month::DAYS as $days) {
+        $facings = $this->worstFacings();
+        foreach (Month::DAYS as $m => $days) {
             $hours = array_slice($this->hours, $first, $days * 24);
             $first += $days * 24;
             $celsius = self::mean(array_map(fn (Hour $h): float => $h->celsius, $hours));
@@ -85,6 +86,7 @@ final readonly class HourlyYear
                 $rain === null ? null : array_sum($rain),
                 $wind === null ? null : self::mean($wind),
                 $sun === null ? null : self::mean($sun),
+                worstFacing: $facings[$m],
             );
         }
 
@@ -102,8 +104,8 @@ final readonly class HourlyYear
 
     /**
      * Thermal climate zone by heating degree days to 18 °C and cooling degree days to 10 °C of daily means, ASHRAE
-     * 169-2013 table B (from memory). Moist or dry needs a longer look and is not said: the letter is A, or C where it
-     * is marine.
+     * 169-2013 table B (from memory). C where it is marine; B where the rain of every hour is known and there is little
+     * of it; else A.
      */
     public function zone(): string
     {
@@ -121,23 +123,66 @@ final readonly class HourlyYear
             [$first, $warmest, $coldest] = [$first + $days * 24, max($warmest, $mean), min($coldest, $mean)];
         }
         $physics = RuleFigures::of('physics');
-        $marine = $physics->table('marine')['4C'];
-        if (
-            $heating > $marine['heating_above'] &&
-            $heating <= $marine['heating_most'] &&
-            $coldest > $marine['coldest_above'] &&
-            $coldest < $marine['coldest_below'] &&
-            $warmest < $marine['warmest_below']
-        ) {
-            return '4C';
+        foreach ($physics->table('marine') as $zone => $marine) {
+            if (
+                $heating > $marine['heating_above'] &&
+                $heating <= $marine['heating_most'] &&
+                $coldest > $marine['coldest_above'] &&
+                $coldest < $marine['coldest_below'] &&
+                $warmest < $marine['warmest_below']
+            ) {
+                return $zone;
+            }
         }
         foreach ($physics->table('zones') as $zone => $limit) {
             if ($cooling > ($limit['cooling_above'] ?? INF) || $heating <= ($limit['heating_most'] ?? -1.0)) {
-                return (string) $zone;
+                return $this->isDry() ? str_replace('A', 'B', (string) $zone) : (string) $zone;
             }
         }
 
         return '8';
+    }
+
+    private function isDry(): bool
+    {
+        $rain = self::stated(array_map(fn (Hour $hour): ?float => $hour->rain, $this->hours));
+        $mean = self::mean(array_map(fn (Hour $hour): float => $hour->celsius, $this->hours));
+        $physics = RuleFigures::of('physics');
+
+        return $rain !== null &&
+            array_sum($rain) < $physics->figure('dry_mm_k') * ($mean + $physics->figure('dry_from_c'));
+    }
+
+    /**
+     * For each month, how much more driving rain the facing that gets most of it over the year gets than the mean of
+     * all; null where rain, wind or its direction are not known, and in a month without.
+     *
+     * @return list<float|null>
+     */
+    private function worstFacings(): array
+    {
+        [$worst, $most] = [0, -1.0];
+        for ($facing = 0; $facing < 360; $facing += 15) {
+            $gets = $this->drivingRain($facing);
+            if ($gets === null) {
+                return array_fill(0, 12, null);
+            }
+            [$worst, $most] = $gets > $most ? [$facing, $gets] : [$worst, $most];
+        }
+        $factors = [];
+        $first = 0;
+        foreach (Month::DAYS as $days) {
+            [$all, $there] = [0.0, 0.0];
+            foreach (array_slice($this->hours, $first, $days * 24) as $hour) {
+                $driven = (float) $hour->wind * (float) $hour->rain;
+                $all += $driven / M_PI;
+                $there += $driven * max(0.0, cos(deg2rad((float) $hour->windFrom - $worst)));
+            }
+            $factors[] = $all > 0 ? $there / $all : null;
+            $first += $days * 24;
+        }
+
+        return $factors;
     }
 
     /**

@@ -141,6 +141,8 @@ final class AssemblyAssessment implements Assessed
             'r_lower_m2k_w' => $this->heat->lowerLimit,
             'method' => $this->heat->method,
             'fasteners_add_u_w_m2k' => $this->heat->fastenersAddU,
+            'gaps_add_u_w_m2k' => $this->heat->gapsAddU,
+            'r_label_m2k_w' => $this->airPath->labelTotal + $this->assembly->rsi() + $this->assembly->rse(),
             'rain_adds_u_w_m2k' => $this->heat->rainAddsU,
             'bridges_add_u_w_m2k' => $this->heat->bridgesAddU,
             'u_overall_w_m2k' => $this->heat->overallU(),

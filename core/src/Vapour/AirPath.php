@@ -6,6 +6,7 @@ namespace Apron\Vapour;
 
 use Apron\Assembly\Assembly;
 use Apron\Assembly\Control;
+use Apron\Assembly\Layer;
 use Apron\Assembly\ThermalResistance;
 use Apron\Rules\RuleFigures;
 
@@ -27,6 +28,9 @@ final readonly class AirPath
 
     /** m²K/W of all insulation as labels say it */
     public float $labelR;
+
+    /** m²K/W of every layer by its label where it has one, without the surfaces */
+    public float $labelTotal;
 
     /** m²K/W of the insulation inside of it */
     public float $interiorR;
@@ -72,6 +76,15 @@ final readonly class AirPath
         }
         [$this->exteriorR, $this->interiorR, $this->cavityMm] = [$outside, $inside, $cavity];
         [$this->exteriorLabelR, $this->labelR] = [$labelledOutside, $labelled];
+        $this->labelTotal = array_sum(
+            array_map(
+                fn (int $i, Layer $layer): float => $layer->insulates()
+                    ? $layer->material->labelResistanceOf($layer->thicknessMm)
+                    : $heat->layers[$i],
+                array_keys($layers),
+                $layers,
+            ),
+        );
     }
 
     public function share(): float

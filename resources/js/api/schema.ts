@@ -755,6 +755,11 @@ export interface components {
             };
             /** @description with its inner face outward: a faced batt put in the other way round */
             turned?: boolean;
+            /**
+             * @description in it, as it was laid (ISO 6946:2017, F.2, levels 1 and 2)
+             * @enum {string}
+             */
+            gaps?: "bridging" | "circulating";
         };
         Assembly: {
             id: string;
@@ -1023,6 +1028,8 @@ export interface components {
             wind_m_s?: number;
             sun_w_m2?: number;
             daily_swing_k?: number;
+            /** @description how much more driving rain the facing that gets most of it gets than the mean of all */
+            worst_facing?: number;
         };
         /** @description what a check asked when it was read: the reading is judged by this ever after; without least_mm it is a look */
         Asked: {
@@ -1108,6 +1115,9 @@ export interface components {
             /** @enum {string|null} */
             method: "combined" | "correction-factor" | "weighted-limits" | null;
             fasteners_add_u_w_m2k: number;
+            gaps_add_u_w_m2k: number;
+            /** @description of the main path with insulation by its label at 24 °C, surfaces included */
+            r_label_m2k_w: number;
             rain_adds_u_w_m2k: number;
             bridges_add_u_w_m2k: number;
             u_overall_w_m2k: number | null;

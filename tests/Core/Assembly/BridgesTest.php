@@ -82,7 +82,10 @@ it('has no R where the steel is outside of every method, and says so', function 
     $file = wallFile([[0.038, 1, 120, ['framing' => ['material' => 'steel-galvanised', 'fraction' => 0.003]]]]);
     $project = readProject($file);
     expect(
-        array_map(fn ($f) => $f->code, (new AssemblyAssessment($project->brief, $project->assemblies[0]))->findings()),
+        array_map(
+            fn ($f) => $f->code,
+            (new AssemblyAssessment($project->brief, $project->assemblies[0]))->findings(),
+        ),
     )->toContain('heat.no-method');
 });
 
@@ -181,3 +184,12 @@ it(
             ->toHaveCount(2);
     },
 );
+
+it(
+    'adds what gaps in insulation cost (ISO 6946:2017, F.2, levels 1 and 2, from memory; arithmetic worked by hand)',
+    function (?string $gaps, float $added) {
+        $heat = new ThermalResistance(wall([[0.04, 1, 100, $gaps === null ? [] : ['gaps' => $gaps]]]));
+        // R 2.5 of 2.67: ΔU″ · (2.5/2.67)².
+        expect($heat->u() - 1 / $heat->total())->toEqualWithDelta($added * (2.5 / 2.67) ** 2, 1e-12);
+    },
+)->with([[null, 0.0], ['bridging', 0.01], ['circulating', 0.04]]);

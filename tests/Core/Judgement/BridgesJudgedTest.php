@@ -48,7 +48,8 @@ it('reckons girts by the ψ that was found for them in two dimensions, and tells
     bool $filled,
     string $code,
 ) {
-    // The same reviewer's grid: 0.106 W/(m·K) through 100 mm of wool over an empty stud cavity, 0.058 over a filled one.
+    // The same reviewer's grid: 0.106 W/(m·K) through 100 mm of wool over an empty stud cavity, 0.058 over a filled
+    // one.
     $file = wallFile([[0.25, 10, 12.7]]);
     $girts = ['name' => 'girts', 'psi_w_mk' => $psi, 'm_per_m2' => 2.46];
     $file['assemblies'][0]['layers'] = [

@@ -174,3 +174,24 @@ it('marks every figure of the library that was recalled, and covers every family
         ->and(count(array_filter($all, fn (Material $m) => $m->sorptionCurve !== null)))
         ->toBeGreaterThan(20);
 });
+
+it('says of everything that holds water how much, so that a transient reckoning can begin', function () {
+    foreach ((new Catalogue)->all() as $material) {
+        if (! $material->holdsWater()) {
+            continue;
+        }
+        $at = fn (float $humidity): float => (float) $material->sorptionCurve?->value($humidity);
+        expect($at(50))
+            ->toBeGreaterThan(0.0, $material->id)
+            ->and($at(80))
+            ->toBeGreaterThan($at(50), $material->id)
+            ->and($at(95))
+            ->toBeGreaterThan($at(80), $material->id)
+            ->and($material->freeSaturation)
+            ->toBeGreaterThan($at(95), $material->id)
+            ->and($material->waterAbsorption)
+            ->toBeGreaterThan(0.0, $material->id)
+            ->and($material->specificHeat)
+            ->toBeGreaterThan(0.0, $material->id);
+    }
+});

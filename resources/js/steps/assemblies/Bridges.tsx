@@ -127,6 +127,19 @@ export function Bridges({ layer, material, materials, roof, setLayer }: Props) {
         )}
         {!isAir(material.family) && (
           <label>
+            laid{' '}
+            <select
+              value={layer.gaps ?? ''}
+              onChange={(e) => setLayer({ gaps: (e.target.value || undefined) as Layer['gaps'] })}
+            >
+              <option value="">without gaps</option>
+              <option value="bridging">with gaps through it</option>
+              <option value="circulating">with air going round it</option>
+            </select>
+          </label>
+        )}
+        {!isAir(material.family) && (
+          <label>
             <input
               type="checkbox"
               checked={fasteners !== undefined}

@@ -108,6 +108,20 @@ export function Reckoning({
                 source={sources ? 'ISO 14683, ψ by length and χ by number' : undefined}
               />
             )}
+            {figures.gaps_add_u_w_m2k !== 0 && (
+              <Row
+                name="gaps in the insulation"
+                value={`+${show(figures.gaps_add_u_w_m2k, 'u', units)}`}
+                source={sources ? 'ISO 6946:2017, F.2 (from memory)' : undefined}
+              />
+            )}
+            {figures.films === 'north-american' && (
+              <Row
+                name="R by the labels, between bridges"
+                value={show(figures.r_label_m2k_w, 'resistance', units)}
+                source={sources ? 'labels at 24 °C, as North American codes count them' : undefined}
+              />
+            )}
             {(figures.lost_pct ?? 0) > 0.5 && (
               <Row
                 name="R nominal · effective"
