@@ -119,7 +119,9 @@ final readonly class ThermalResistance
      */
     public function u(): ?float
     {
-        return $this->total === null ? null : 1 / $this->total + $this->fastenersAddU + $this->gapsAddU + $this->rainAddsU;
+        $corrections = $this->fastenersAddU + $this->gapsAddU + $this->rainAddsU;
+
+        return $this->total === null ? null : 1 / $this->total + $corrections;
     }
 
     /** With girts and brackets as well, W/(m²K). */

@@ -8,7 +8,8 @@ use Apron\Judgement\Rule\HumidFaces;
 /** R-13 of glass wool between steel studs of 92 mm at 406 mm, and so much XPS outside. */
 function studWall(float $xpsMm, float $rse = 0.13): AssemblyAssessment
 {
-    $stud = ['material' => 'steel-galvanised', 'fraction' => 0.0027, 'spacing_mm' => 406, 'gauge_mm' => 1.1, 'flange_mm' => 41];
+    $stud = ['material' => 'steel-galvanised', 'fraction' => 0.0027, 'spacing_mm' => 406];
+    $stud += ['gauge_mm' => 1.1, 'flange_mm' => 41];
     $file = wallFile([[0.25, 10, 12.7]]);
     $file['assemblies'][0]['rse_m2k_w'] = $rse;
     $file['assemblies'][0]['layers'] = [
