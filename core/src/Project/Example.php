@@ -30,11 +30,12 @@ final readonly class Example
     public function toArray(Words $words): array
     {
         $assessed = new AssemblyAssessment($this->project->brief, $this->project->assemblies[0]);
-        // What its figures are from is true of every example and says nothing of this one.
+        // What its figures are from is true of every example and says nothing of this one; what follows from an error is
+        // not another.
         $said = array_values(
             array_filter(
                 Finding::worstFirst($assessed->findings()),
-                fn (Finding $finding): bool => $finding->code !== 'material.from-memory',
+                fn (Finding $finding): bool => $finding->code !== 'material.from-memory' && $finding->under === null,
             ),
         );
 

@@ -8,6 +8,7 @@ use Apron\Climate\Air;
 use Apron\Judgement\AssemblyAssessment;
 use Apron\Judgement\Rule;
 use Apron\Rules\Finding;
+use Apron\Rules\RuleFigures;
 use Apron\Rules\Severity;
 use Apron\Rules\Source;
 use Apron\Vapour\Profile;
@@ -15,6 +16,8 @@ use Apron\Vapour\Profile;
 /** What one steady pair of airs comes to: the coldest month, and each case of the brief. */
 final class SteadyCondensation implements Rule
 {
+    private const HOURS_OF_A_MONTH = 730;
+
     private const STEADY = 'ISO 13788:2012, 6.4, one steady pair of airs';
 
     public function findings(AssemblyAssessment $assessed): array
@@ -46,7 +49,8 @@ final class SteadyCondensation implements Rule
                 $profile->name,
             );
         }
-        if ($profile->condensation !== []) {
+        $month = $profile->totalRate() * self::HOURS_OF_A_MONTH;
+        if ($profile->condensation !== [] && $month >= RuleFigures::of('physics')->figure('worth_a_word_g_m2')) {
             $node = (int) array_search(max($profile->condensation), $profile->condensation, true);
             [$suffix, $place] = Place::of($profile->path, $node);
             $findings[] = new Finding(
