@@ -40,7 +40,11 @@ abstract class DetailGenerator implements Generator
     /** @var array<string, array{float, float}> sizes that must be given, mm: least and most */
     protected const EXTENTS = [];
 
-    /** @var array<string, array{value: float, situation: string, least: float|null, most: float|null}> */
+    /**
+     * @var array<string, array{value: float, situation: string, least: float|null, most: float|null,
+     *   follows: array{of: string, share: float}|null}> by name; one that follows another is no more than its share of
+     *   that: metal at the outer edge of a board, of the board
+     */
     protected readonly array $figures;
 
     /** @param  list<Node>  $tables  objects of figures, a later one winning */
@@ -54,10 +58,17 @@ abstract class DetailGenerator implements Generator
                     'situation' => $row->get('situation')->text(),
                     'least' => $row->optional('least')?->number(),
                     'most' => $row->optional('most')?->number(),
+                    'follows' => self::follows($row->optional('follows')),
                 ];
             }
         }
         $this->figures = $figures;
+    }
+
+    /** @return array{of: string, share: float}|null */
+    private static function follows(?Node $node): ?array
+    {
+        return $node === null ? null : ['of' => $node->get('of')->id(), 'share' => $node->get('share')->number()];
     }
 
     public function name(): string
@@ -205,7 +216,7 @@ abstract class DetailGenerator implements Generator
             );
         }
         foreach ($this->figures as $name => $figure) {
-            $value = $parameters[$name] ?? $figure['value'];
+            $value = $parameters[$name] ?? $this->usual($figure, $sizes);
             if ($figure['least'] === null && is_float($value) && $value <= 0) {
                 throw new CannotGenerate($name, $value, "a length above 0 mm: {$figure['situation']}");
             }
@@ -213,6 +224,21 @@ abstract class DetailGenerator implements Generator
         }
 
         return new Sizes($sizes);
+    }
+
+    /**
+     * What a figure is where nobody says it.
+     *
+     * @param  array{value: float, follows: array{of: string, share: float}|null}  $figure
+     * @param  array<string, float>  $sizes  that are settled before it
+     */
+    private function usual(array $figure, array $sizes): float
+    {
+        $follows = $figure['follows'];
+
+        return $follows === null || ! isset($sizes[$follows['of']])
+            ? $figure['value']
+            : min($figure['value'], $follows['share'] * $sizes[$follows['of']]);
     }
 
     /** What one size may not pass because of another. */

@@ -112,6 +112,10 @@ abstract class FacetDetail extends DetailGenerator
             $facets[$name] = new Facet($name, new Rect(...$extent));
         }
         [$least, $does] = [$this->least, $this->does($s, $chosen)];
+        // Over the metal at the edge of a thin board a lap can be no wider than the metal lets it.
+        $overMetal = $s->has('metal')
+            ? min($least['metal_mm'], $least['metal_share'] * $s->mm('metal'))
+            : $least['metal_mm'];
 
         return new Detail(
             id: $id,
@@ -132,8 +136,8 @@ abstract class FacetDetail extends DetailGenerator
                 new LeastLap('sheet', 'sheet', $least['sheet_level_mm'], $least['sheet_upright_mm']),
                 new LeastLap('sheet', 'membrane', $least['membrane_mm'], $least['membrane_mm']),
                 new LeastLap('membrane', 'sheet', $least['membrane_mm'], $least['membrane_mm']),
-                new LeastLap('membrane', 'metal', $least['metal_mm'], $least['metal_mm']),
-                new LeastLap('metal', 'membrane', $least['metal_mm'], $least['metal_mm']),
+                new LeastLap('membrane', 'metal', $overMetal, $overMetal),
+                new LeastLap('metal', 'membrane', $overMetal, $overMetal),
                 new LeastLap('sheet', 'metal', $least['membrane_mm'], $least['membrane_mm']),
                 new LeastLap('tape', 'board', $least['tape_mm'], $least['tape_mm']),
                 new LeastLap('tape', 'tape', $least['tape_mm'], $least['tape_mm']),

@@ -18,6 +18,8 @@ final readonly class Lap
         public float $size,
         /** the lower one lies outside */
         public bool $reversed,
+        /** the edge of the outer one that the water meets there holds by a bond or a seal all along */
+        public bool $bonded,
         public ?float $least,
         public Severity $verdict,
         /** when both have come to rest */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Apron\Trace\Check;
 
 use Apron\Detail\Detail;
+use Apron\Detail\Edge;
 use Apron\Detail\Laid;
 use Apron\Detail\Layout;
 use Apron\Detail\LeastLap;
@@ -12,6 +13,7 @@ use Apron\Detail\Overlap;
 use Apron\Detail\Patch;
 use Apron\Detail\PieceKind;
 use Apron\Detail\Rect;
+use Apron\Detail\Side;
 use Apron\Json\CoreData;
 use Apron\Json\Node;
 use Apron\Rules\Finding;
@@ -57,9 +59,10 @@ final readonly class Laps implements DetailCheck
                     $key,
                 );
             }
-            // Trim over a strip, boards over a sheet: measured, but nobody takes them for a lap.
+            // Trim over a strip, boards over a sheet: measured, but nobody takes them for a lap. What is bonded the wrong
+            // way, as tape over the joints of boards, is their sound method, and its bond is told by the trace.
             $rigid = $this->kind($lap->outer) === PieceKind::Board && $this->kind($lap->inner) !== PieceKind::Board;
-            if ($lap->reversed && ! $rigid) {
+            if ($lap->reversed && ! $lap->bonded && ! $rigid) {
                 $findings["reversed.$key"] = new Finding(
                     'lap.reversed',
                     Severity::Note,
@@ -218,11 +221,23 @@ final readonly class Laps implements DetailCheck
             $horizontal,
             $size,
             $horizontal && $outerAbove === $runsIn,
+            $horizontal && self::bonded($outer, $overlap, $runsIn ? Side::Bottom : Side::Top),
             $least,
             $least === null ? Severity::Pass : Severity::ofLeast($size, $least),
             max($outer->patch->step, $inner->patch->step),
             ($inner->patch->step > $outer->patch->step ? $inner : $outer)->piece->id,
         );
+    }
+
+    private static function bonded(Laid $outer, Rect $overlap, Side $side): bool
+    {
+        foreach ([$overlap->u0, ($overlap->u0 + $overlap->u1) / 2, $overlap->u1] as $along) {
+            if ($outer->edge($side, $along) === Edge::Open) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /**
