@@ -118,8 +118,15 @@ final readonly class Assembly
     {
         $layer = $this->layers[$at];
         $mm = $layer->thicknessMm;
+        $material = $layer->material->id;
+        if (
+            ($this->layers[$at - 1] ?? null)?->material->id !== $material &&
+            ($this->layers[$at + 1] ?? null)?->material->id !== $material
+        ) {
+            return $layer;
+        }
         foreach ([-1, 1] as $step) {
-            for ($k = $at + $step; ($this->layers[$k] ?? null)?->material->id === $layer->material->id; $k += $step) {
+            for ($k = $at + $step; ($this->layers[$k] ?? null)?->material->id === $material; $k += $step) {
                 $mm += $this->layers[$k]->thicknessMm;
             }
         }

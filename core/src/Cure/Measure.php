@@ -99,7 +99,7 @@ final readonly class Measure
     private static function most(AssemblyAssessment $assessed): float
     {
         $most = 0.0;
-        foreach ($assessed->gatherings as $zone) {
+        foreach ($assessed->gatherings() as $zone) {
             $most = max($most, $zone->bears > 0 ? $zone->borne / $zone->bears : 0.0);
         }
 

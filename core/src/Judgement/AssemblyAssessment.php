@@ -52,9 +52,6 @@ final class AssemblyAssessment implements Assessed
     /** @var list<Drying> of each thing that can hold water, where the airs are known */
     public readonly array $drying;
 
-    /** @var list<Gathering> zones that water gathers in over the year, inside to outside */
-    public readonly array $gatherings;
-
     /** @var list<Ply> what vapour meets, inside to outside, each facer for itself */
     public readonly array $plies;
 
@@ -66,6 +63,9 @@ final class AssemblyAssessment implements Assessed
 
     /** @var list<Finding>|null */
     private ?array $findings = null;
+
+    /** @var list<Gathering>|null */
+    private ?array $gatherings = null;
 
     public function __construct(Brief $brief, public readonly Assembly $assembly)
     {
@@ -83,8 +83,7 @@ final class AssemblyAssessment implements Assessed
         [$climate, $indoors] = [$this->climate, $this->indoors];
         $known = $climate !== null && $indoors !== null;
         $this->year = $known ? new MoistureYear($this->path, $climate, $indoors) : null;
-        $this->gatherings = $known ? Gathering::all($this->finely($climate, $indoors)) : [];
-        $this->plies = $assembly->plies();
+        $this->plies = $this->path->plies;
         $this->cladding = Cladding::of($assembly);
         $this->surface = $known ? new SurfaceFactor($this->heat, $climate, $indoors) : null;
         $this->drying = $known ? $this->drying($climate, $indoors) : [];
@@ -96,6 +95,15 @@ final class AssemblyAssessment implements Assessed
         return $this->findings ??= Consequences::under(
             array_merge(...array_map(fn (Rule $rule): array => $rule->findings($this), Rules::all())),
         );
+    }
+
+    /** @return list<Gathering> zones that water gathers in over the year, inside to outside */
+    public function gatherings(): array
+    {
+        return $this->gatherings ??=
+            $this->climate === null || $this->indoors === null
+                ? []
+                : Gathering::all($this->finely($this->climate, $this->indoors));
     }
 
     /** The path of the assembly, or of one of its layers, in the project. */
@@ -162,7 +170,7 @@ final class AssemblyAssessment implements Assessed
         ];
         if ($this->year !== null) {
             $figures['year'] = $this->year->toArray();
-            $figures['gatherings'] = array_map(fn (Gathering $zone): array => $zone->toArray(), $this->gatherings);
+            $figures['gatherings'] = array_map(fn (Gathering $zone): array => $zone->toArray(), $this->gatherings());
             $figures['drying'] = array_map(fn (Drying $drying): array => $drying->toArray(), $this->drying);
         }
         if ($this->surface !== null) {
@@ -212,8 +220,9 @@ final class AssemblyAssessment implements Assessed
     private function finely(Climate $climate, IndoorAir $indoors): MoistureYear
     {
         $year = $this->year ?? throw new \LogicException('there is no year');
+        $worth = RuleFigures::of('physics')->figure('worth_a_word_g_m2') / 1000;
         foreach (array_keys($year->accumulated) as $node) {
-            if ($this->path->inside($node) === $this->path->outside($node)) {
+            if ($this->path->inside($node) === $this->path->outside($node) && $year->most() >= $worth) {
                 return new MoistureYear(Path::fine($this->heat), $climate, $indoors);
             }
         }

@@ -30,8 +30,8 @@ final readonly class Example
     public function toArray(Words $words): array
     {
         $assessed = new AssemblyAssessment($this->project->brief, $this->project->assemblies[0]);
-        // What its figures are from is true of every example and says nothing of this one; what follows from an error is
-        // not another.
+        // What its figures are from is true of every example and says nothing of this one; what follows from an error
+        // is not another.
         $said = array_values(
             array_filter(
                 Finding::worstFirst($assessed->findings()),

@@ -6,7 +6,6 @@ namespace Apron\Vapour;
 
 use Apron\Assembly\Assembly;
 use Apron\Assembly\Control;
-use Apron\Assembly\Layer;
 use Apron\Assembly\ThermalResistance;
 use Apron\Rules\RuleFigures;
 
@@ -60,14 +59,17 @@ final readonly class AirPath
         }
         $this->interface = $stop;
         [$inside, $outside, $cavity, $labelled, $labelledOutside] = [0.0, 0.0, 0.0, 0.0, 0.0];
+        $label = 0.0;
         foreach ($layers as $i => $layer) {
-            if ($stop === null || ! $layer->insulates()) {
+            $insulates = $layer->insulates();
+            $own = $insulates ? $layer->material->labelResistanceOf($layer->thicknessMm) : $heat->layers[$i];
+            $label += $own;
+            if ($stop === null || ! $insulates) {
                 continue;
             }
-            $label = $layer->material->labelResistanceOf($layer->thicknessMm);
-            $labelled += $label;
+            $labelled += $own;
             if ($i >= $stop) {
-                $labelledOutside += $label;
+                $labelledOutside += $own;
                 $outside += $heat->layers[$i];
             } else {
                 $inside += $heat->layers[$i];
@@ -76,15 +78,7 @@ final readonly class AirPath
         }
         [$this->exteriorR, $this->interiorR, $this->cavityMm] = [$outside, $inside, $cavity];
         [$this->exteriorLabelR, $this->labelR] = [$labelledOutside, $labelled];
-        $this->labelTotal = array_sum(
-            array_map(
-                fn (int $i, Layer $layer): float => $layer->insulates()
-                    ? $layer->material->labelResistanceOf($layer->thicknessMm)
-                    : $heat->layers[$i],
-                array_keys($layers),
-                $layers,
-            ),
-        );
+        $this->labelTotal = $label;
     }
 
     public function share(): float

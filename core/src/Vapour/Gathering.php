@@ -42,8 +42,11 @@ final readonly class Gathering
     /** @var list<int> months in which it grows, 0 for January, in the order of its year */
     public array $wets;
 
-    /** @param  non-empty-list<int>  $nodes */
-    private function __construct(MoistureYear $year, array $nodes)
+    /**
+     * @param  non-empty-list<int>  $nodes
+     * @param  list<array{Run, float}>  $tenders
+     */
+    private function __construct(MoistureYear $year, array $nodes, array $tenders)
     {
         $this->path = $year->path;
         $this->nodes = $nodes;
@@ -62,7 +65,7 @@ final readonly class Gathering
             }
         }
         $this->wets = $wets;
-        [$this->bears, $this->borne, $this->tender] = self::limit($year, $nodes, $wettest, $this->peak);
+        [$this->bears, $this->borne, $this->tender] = $this->limit($year, $wettest, $tenders);
     }
 
     /** @return list<self> inside to outside */
@@ -70,18 +73,33 @@ final readonly class Gathering
     {
         $zones = $zone = [];
         $nodes = array_keys($year->accumulated);
+        $tenders = $nodes === [] ? [] : self::tenders($year->path);
         foreach ($nodes as $node) {
             if ($zone !== [] && ! self::joined($year->path, $zone[count($zone) - 1], $node)) {
-                $zones[] = new self($year, $zone);
+                $zones[] = new self($year, $zone, $tenders);
                 $zone = [];
             }
             $zone[] = $node;
         }
         if ($zone !== []) {
-            $zones[] = new self($year, $zone);
+            $zones[] = new self($year, $zone, $tenders);
         }
 
         return $zones;
+    }
+
+    /** @return list<array{Run, float}> what water harms, and kg/m² that it bears */
+    private static function tenders(Path $path): array
+    {
+        $tenders = [];
+        foreach ($path->assembly->runs() as $run) {
+            $bears = $run->bears();
+            if ($bears !== null) {
+                $tenders[] = [$run, $bears];
+            }
+        }
+
+        return $tenders;
     }
 
     public function tooMuch(): bool
@@ -147,22 +165,21 @@ final readonly class Gathering
      * The common limit, lower where a face at the wettest plane takes up no water; and for each layer of wood, board
      * or gypsum that it touches what that layer bears, against the water at its faces and in it.
      *
-     * @param  list<int>  $nodes
+     * @param  list<array{Run, float}>  $tenders
      * @return array{float, float, Run|null}
      */
-    private static function limit(MoistureYear $year, array $nodes, int $wettest, float $peak): array
+    private function limit(MoistureYear $year, int $wettest, array $tenders): array
     {
         $physics = RuleFigures::of('physics');
         $path = $year->path;
         $takesUp = fn (?Ply $ply): bool => $ply === null || $ply->family() === null || $ply->family()->holdsWater;
         $soaked = $takesUp($path->inside($wettest)) && $takesUp($path->outside($wettest));
         $bears = $physics->figure($soaked ? 'gathers_most_g_m2' : 'gathers_most_on_tight_g_m2') / 1000;
-        [$borne, $tender] = [$peak, null];
-        foreach ($path->assembly->runs() as $run) {
-            $most = $run->bears();
-            $at = array_values(array_filter($nodes, fn (int $node): bool => self::touches($path, $node, $run)));
+        [$borne, $tender] = [$this->peak, null];
+        foreach ($tenders as [$run, $most]) {
+            $at = array_values(array_filter($this->nodes, fn (int $node): bool => self::touches($path, $node, $run)));
             $held = $at === [] ? 0.0 : max(self::sum($year, $at));
-            if ($most !== null && $held / $most > $borne / $bears) {
+            if ($held / $most > $borne / $bears) {
                 [$bears, $borne, $tender] = [$most, $held, $run];
             }
         }

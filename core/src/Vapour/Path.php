@@ -21,7 +21,7 @@ final readonly class Path
     public const SLICE_M2K_W = 0.25;
 
     /** where water gathers inside of a layer, and its amount must not hang on the slices */
-    public const FINE_M2K_W = 0.05;
+    public const FINE_M2K_W = 0.1;
 
     /** @var list<float> resistance from the indoor air to the node, m²K/W */
     public array $resistance;
@@ -36,7 +36,10 @@ final readonly class Path
     public array $layer;
 
     /** @var list<Ply> what lies inside of each node but the first */
-    private array $plies;
+    private array $inside;
+
+    /** @var list<Ply> what vapour meets, inside to outside, each facer for itself */
+    public array $plies;
 
     /** @var list<float> mm from that layer's inner face */
     public array $depthMm;
@@ -71,12 +74,13 @@ final readonly class Path
         $sd = $depth = $position = [0.0];
         $interface = $layerOf = [0];
         $tempered = $smart = [];
-        $plyOf = [];
+        $plyOf = $all = [];
         $face = 0.0;
         [$from, $to] = [0, 0];
         foreach ($assembly->reckonedLayers() as $i => $layer) {
             $plies = $layer->plies($i);
             foreach ($plies as $p => $ply) {
+                $all[] = $ply;
                 $last = $p === count($plies) - 1;
                 $core = $ply->facer === null;
                 $damp = $i > $heat->insulationAt || ($i === $heat->insulationAt && ! $core && $last);
@@ -121,7 +125,8 @@ final readonly class Path
         $this->sd = $sd;
         $this->interface = $interface;
         $this->layer = $layerOf;
-        $this->plies = $plyOf;
+        $this->inside = $plyOf;
+        $this->plies = $all;
         $this->depthMm = $depth;
         $this->positionMm = $position;
         $this->total = $heat->mainPath;
@@ -132,13 +137,13 @@ final readonly class Path
     /** What lies just inside of a node; null at the inside surface. */
     public function inside(int $node): ?Ply
     {
-        return $this->plies[$node - 1] ?? null;
+        return $this->inside[$node - 1] ?? null;
     }
 
     /** What lies just outside of a node; null at the outside surface. */
     public function outside(int $node): ?Ply
     {
-        return $this->plies[$node] ?? null;
+        return $this->inside[$node] ?? null;
     }
 
     /**

@@ -132,13 +132,13 @@ it('finds the same of a layer drawn as one, two, five or forty', function (strin
     foreach ([2, 5, 40] as $parts) {
         $drawn = new AssemblyAssessment($brief, split($wall, $at, $parts));
         expect(array_values($said($drawn)))->toBe(array_values($said($whole)), "$id in $parts");
-        expect(count($drawn->gatherings))->toBe(count($whole->gatherings));
-        foreach ($whole->gatherings as $z => $zone) {
+        expect(count($drawn->gatherings()))->toBe(count($whole->gatherings()));
+        foreach ($whole->gatherings() as $z => $zone) {
             if (! $zone->worthAWord()) {
                 continue;
             }
             foreach (['peak', 'residue', 'bears', 'borne'] as $figure) {
-                expect($drawn->gatherings[$z]->{$figure})->toEqualWithDelta(
+                expect($drawn->gatherings()[$z]->{$figure})->toEqualWithDelta(
                     $zone->{$figure},
                     0.02 * max($zone->{$figure}, 0.005),
                     "$id in $parts, $figure",
@@ -192,8 +192,8 @@ it('finds the same of a facer and of the same film as a layer of its own', funct
         $brief,
         Trial::with($wall->withLayer(1, $wall->layers[1]->changed($bare)), 2, $film),
     );
-    expect($apart->gatherings[0]->peak)
-        ->toEqualWithDelta($faced->gatherings[0]->peak, 0.02 * $faced->gatherings[0]->peak)
+    expect($apart->gatherings()[0]->peak)
+        ->toEqualWithDelta($faced->gatherings()[0]->peak, 0.02 * $faced->gatherings()[0]->peak)
         ->and(saidOf($apart))
         ->toBe(saidOf($faced));
 });
@@ -214,10 +214,10 @@ it('finds in a mirrored climate the mirrored amounts', function () {
     };
     $winter = $year($layers, 22, 60, -8, 80, 0.13, 0.04);
     $summer = $year($mirror, -8, 80, 22, 60, 0.04, 0.13);
-    expect($winter->gatherings)
+    expect($winter->gatherings())
         ->not->toBe([])
-        ->and($summer->gatherings[0]->peak)
-        ->toEqualWithDelta($winter->gatherings[0]->peak, 1e-6 * $winter->gatherings[0]->peak)
+        ->and($summer->gatherings()[0]->peak)
+        ->toEqualWithDelta($winter->gatherings()[0]->peak, 1e-6 * $winter->gatherings()[0]->peak)
         ->and($winter->year->fromOutdoors())
         ->toBeFalse()
         ->and($summer->year->fromOutdoors())

@@ -30,7 +30,7 @@ final class CondensationYear implements Rule
             return [];
         }
         $source = Source::computed(self::YEAR);
-        $zones = array_filter($assessed->gatherings, fn (Gathering $zone): bool => $zone->worthAWord());
+        $zones = array_filter($assessed->gatherings(), fn (Gathering $zone): bool => $zone->worthAWord());
         $water = self::waterLayer($assembly);
         $findings = [];
         foreach ($zones as $zone) {

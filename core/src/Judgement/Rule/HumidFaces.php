@@ -27,9 +27,13 @@ final class HumidFaces implements Rule
         if ($year === null || $climate === null || $assessed->assembly->soil !== null) {
             return [];
         }
+        $faces = self::faces($assessed);
+        if ($faces === []) {
+            return [];
+        }
         $states = array_map($year->humidity(...), range(0, 11));
         $worst = null;
-        foreach (self::faces($assessed) as $node) {
+        foreach ($faces as $node) {
             $over = array_map(
                 fn (int $m): float => self::byAmount($year, $climate, $node, $m)
                     ? 0.0

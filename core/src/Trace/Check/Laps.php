@@ -59,8 +59,8 @@ final readonly class Laps implements DetailCheck
                     $key,
                 );
             }
-            // Trim over a strip, boards over a sheet: measured, but nobody takes them for a lap. What is bonded the wrong
-            // way, as tape over the joints of boards, is their sound method, and its bond is told by the trace.
+            // Trim over a strip, boards over a sheet: measured, but nobody takes them for a lap. What is bonded the
+            // wrong way, as tape over the joints of boards, is their sound method, and its bond is told by the trace.
             $rigid = $this->kind($lap->outer) === PieceKind::Board && $this->kind($lap->inner) !== PieceKind::Board;
             if ($lap->reversed && ! $lap->bonded && ! $rigid) {
                 $findings["reversed.$key"] = new Finding(
