@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-// What each rule of an assembly costs, over the assemblies of the table of verdicts: microseconds an assembly, beside the
-// figures that all of them are said of.
+// What each rule of an assembly costs, over the assemblies of the table of verdicts: microseconds an assembly, beside
+// the figures that all of them are said of.
 
 use Apron\Judgement\AssemblyAssessment;
 use Apron\Judgement\Rules;

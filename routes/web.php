@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AcceptanceController;
 use App\Http\Controllers\AssemblyController;
 use App\Http\Controllers\ClimateController;
 use App\Http\Controllers\DocumentController;
@@ -76,6 +77,7 @@ Route::middleware(['auth', 'auth.session', 'throttle:api'])->group(function (): 
                 Route::post('photographs', [SiteController::class, 'addPhotograph']);
             });
             Route::middleware('can:edit,project')->group(function (): void {
+                Route::post('acceptances', [AcceptanceController::class, 'store']);
                 Route::put('documents/{kind}/{key}', [DocumentController::class, 'save']);
                 Route::delete('documents/{kind}/{key}', [DocumentController::class, 'remove']);
             });

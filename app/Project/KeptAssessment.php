@@ -6,6 +6,7 @@ namespace App\Project;
 
 use App\Models\Document;
 use App\Models\Project;
+use Apron\Acceptance\Acceptance;
 use Apron\Inspection\Check;
 use Apron\Inspection\CheckFormat;
 use Apron\Inspection\SiteFindings;
@@ -109,8 +110,9 @@ final class KeptAssessment
             array_push($checks, ...$part->checks);
         }
         array_push($findings, ...$this->ofSite($project, $checks, $units));
+        $told = Acceptance::mark(Assessment::worstFirst($findings), $this->stored->acceptances($project));
 
-        return ['format' => Assessment::FORMAT] + $figures + ['findings' => Assessment::worstFirst($findings)];
+        return ['format' => Assessment::FORMAT] + $figures + ['findings' => $told];
     }
 
     /**

@@ -7,11 +7,13 @@ namespace App\Project;
 use App\Models\Document;
 use App\Models\DrillRun;
 use App\Models\Project;
+use Apron\Acceptance\Acceptance;
 use Apron\Json\Node;
 use Apron\Material\Catalogue;
 use Apron\Project\DocumentSection;
 use Apron\Project\Project as CoreProject;
 use Apron\Project\ProjectFormat;
+use Apron\Project\Section\AcceptancesSection;
 use Apron\Project\Sections;
 use Illuminate\Support\Collection;
 
@@ -87,6 +89,17 @@ final class StoredProject
         );
 
         return $project->documents()->whereIn('kind', $kinds)->get();
+    }
+
+    /** @return array<string, Acceptance> what was accepted in the project, by the key of the finding */
+    public function acceptances(Project $project): array
+    {
+        $section = new AcceptancesSection;
+        $documents = $project->documents()->where('kind', $section->kind())->get();
+
+        return $documents->isEmpty()
+            ? []
+            : AcceptancesSection::byFinding($this->read($this->file($project, $documents)));
     }
 
     /** @param  array<string, mixed>  $file */

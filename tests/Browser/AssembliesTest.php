@@ -106,3 +106,22 @@ it(
         );
     }),
 );
+
+it(
+    'takes on a finding with a reason, finds it again among those accepted, and takes it back',
+    fn () => signedIn('consultant', function (Browser $browser) {
+        $project = copyOfDemo($browser);
+        $browser->open("/p/$project/findings");
+        $browser->see('[data-finding^="year.over"] [data-accepted=no] button')->click();
+        $browser->see('[data-finding^="year.over"] textarea')->sendKeys('dried mechanically');
+        press($browser, WebDriverKeys::TAB);
+        press($browser, WebDriverKeys::ENTER);
+        $browser->see('[data-finding^="year.over"] [data-accepted=yes]');
+        button($browser, 'accepted');
+        $browser->until(
+            'return document.querySelectorAll("[data-finding]:not([data-finding] [data-finding])").length === 1 && /dried mechanically/.test(document.querySelector("[data-accepted=yes]").innerText)',
+        );
+        button($browser, 'take it back');
+        $browser->until('return document.querySelector("[data-accepted=yes]") === null');
+    }),
+);

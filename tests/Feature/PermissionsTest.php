@@ -45,6 +45,7 @@ const ROUTES = [
     'POST api/projects/{project}/reports' => [401, 202, 202, 403],
     'POST api/projects/{project}/site/events' => [401, 422, 422, 403],
     'POST api/projects/{project}/photographs' => [401, 422, 422, 403],
+    'POST api/projects/{project}/acceptances' => [401, 403, 422, 403],
     'PUT api/projects/{project}/documents/{kind}/{key}' => [401, 403, 422, 403],
     'DELETE api/projects/{project}/documents/{kind}/{key}' => [401, 403, 204, 403],
     'GET api/reports/{report}' => [401, 200, 200, 403],

@@ -13,9 +13,11 @@ use App\Models\DocumentRevision;
 use App\Models\Project;
 use App\Project\ProjectStore;
 use App\Project\StoredProject;
+use Apron\Acceptance\Acceptance;
 use Apron\Project\Assessment;
 use Apron\Project\DocumentSection;
 use Apron\Project\ListSection;
+use Apron\Project\Section\AcceptancesSection;
 use Apron\Project\Section\BriefSection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -41,6 +43,8 @@ class DocumentController
     ]
     public function save(Request $request, Project $project, DocumentSection $kind, string $key): JsonResponse
     {
+        $forged = $kind instanceof AcceptancesSection;
+        abort_if($forged, 422, 'A finding is accepted where it is told, in one’s own name.');
         $given = $request->validate(['revision' => 'required|integer|min:0', 'save' => 'nullable|string|max:40']);
         $document = $this->store->save(
             $project,
@@ -148,13 +152,12 @@ class DocumentController
         $given = $request->validate(['kind' => ['required', Rule::in($this->drafted())]]);
         $section = $this->stored->sections->ofKind($given['kind']) ?? throw new \LogicException($given['kind']);
         $core = $this->stored->draft($project, $section, Body::content($request));
+        $told = (new Assessment($core))->toArray(Wording::of($request, $core->brief));
+        /** @var list<array<string, mixed>> $findings */
+        $findings = $told['findings'];
+        $told['findings'] = Acceptance::mark($findings, $this->stored->acceptances($project));
 
-        return JsonResponse::fromJsonString(
-            json_encode(
-                (new Assessment($core))->toArray(Wording::of($request, $core->brief)),
-                JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION,
-            ),
-        );
+        return JsonResponse::fromJsonString(json_encode($told, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
     }
 
     /** @return list<string> kinds that are assessed as they are typed; a detail has its own sheet */

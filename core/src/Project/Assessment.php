@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Apron\Project;
 
+use Apron\Acceptance\Acceptance;
 use Apron\Json\Broken;
 use Apron\Judgement\AssemblyAssessment;
+use Apron\Project\Section\AcceptancesSection;
 use Apron\Rules\Assessed;
 use Apron\Rules\Finding;
 use Apron\Rules\Severity;
@@ -79,9 +81,9 @@ final readonly class Assessment
                 ];
             }
         }
-        $document['findings'] = array_map(
-            fn (Finding $finding): array => self::shape($finding, $words),
-            $this->findings,
+        $document['findings'] = Acceptance::mark(
+            array_map(fn (Finding $finding): array => self::shape($finding, $words), $this->findings),
+            AcceptancesSection::byFinding($this->project),
         );
 
         return $document;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Apron\Project;
 
+use Apron\Project\Section\AcceptancesSection;
 use Apron\Project\Section\AssembliesSection;
 use Apron\Project\Section\BriefSection;
 use Apron\Project\Section\DetailsSection;
@@ -26,6 +27,7 @@ final readonly class Sections
         OpeningsSection::class,
         TrainingSection::class,
         SiteSection::class,
+        AcceptancesSection::class,
     ];
 
     /** @param  list<Section<mixed>>  $all */

@@ -13,7 +13,13 @@ export const queries = new QueryClient({
 });
 
 /** Where each kind of document stands among those of its project. */
-const LISTS = { material: 'materials', assembly: 'assemblies', detail: 'details', opening: 'openings' } as const;
+const LISTS = {
+  material: 'materials',
+  assembly: 'assemblies',
+  detail: 'details',
+  opening: 'openings',
+  acceptance: 'acceptances',
+} as const;
 
 /** What is reckoned from documents: asked for again where it is on the screen, and marked old where it is not. */
 const RECKONED = ['assessment', 'sequence', 'site', 'materials', 'drills'];

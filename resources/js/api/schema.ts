@@ -4,6 +4,23 @@
  */
 
 export interface paths {
+    "/api/projects/{project}/acceptances": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A finding taken on, as it stands now, in the name of whoever is signed in; again, with another reason. */
+        post: operations["acceptFinding"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{project}/cures": {
         parameters: {
             query?: never;
@@ -1052,6 +1069,17 @@ export interface components {
             sd_m: number;
             sd_wet_m?: number;
         };
+        Acceptance: {
+            /** @description follows from the key */
+            id: string;
+            /** @description of the finding */
+            key: string;
+            reason: string;
+            by: string;
+            at: string;
+            /** @description what the finding said, rounded; where it says something else since, it is open again */
+            stamp: string;
+        };
         /** Apron project file, version 1 */
         ProjectFile: {
             /** @constant */
@@ -1068,6 +1096,7 @@ export interface components {
             site?: {
                 events?: components["schemas"]["SiteEvent"][];
             };
+            acceptances?: components["schemas"]["Acceptance"][];
         };
         Interface: {
             position_mm: number;
@@ -1177,7 +1206,7 @@ export interface components {
                 [key: string]: number | string;
             };
             source: components["schemas"]["Source"];
-            accepted: null;
+            accepted: null | components["schemas"]["Accepted"];
             /** @description key of the finding it follows from; without, it stands for itself */
             under?: string;
         };
@@ -1289,6 +1318,13 @@ export interface components {
             tender: string | null;
             /** @description in which it grows */
             months: number[];
+        };
+        Accepted: {
+            by: string;
+            at: string;
+            reason: string;
+            /** @description it said something else when it was accepted, and is open again */
+            changed: boolean;
         };
         /** Apron assessment, version 1 */
         Assessment: {
@@ -1763,6 +1799,16 @@ export interface components {
                 /** @description why it can no longer be read */
                 broken: string | null;
             }[];
+            acceptances: {
+                kind: string;
+                key: string;
+                revision: number;
+                content: components["schemas"]["Acceptance"];
+                /** @description the id that its last save was sent with */
+                save: string | null;
+                /** @description why it can no longer be read */
+                broken: string | null;
+            }[];
         };
     };
     responses: never;
@@ -1773,6 +1819,46 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    acceptFinding: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as saved */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Document"];
+                };
+            };
+            /** @description the project has no such finding */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            /** @description nothing to be accepted, or no reason */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     cures: {
         parameters: {
             query?: never;

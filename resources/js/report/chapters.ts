@@ -1,5 +1,6 @@
 import type { FC } from 'react';
 import type { ProjectFile } from '../api/types';
+import { Acceptances } from './Acceptances';
 import { Assemblies } from './Assemblies';
 import { Brief } from './Brief';
 import { Details } from './Details';
@@ -25,6 +26,7 @@ const BY_SECTION: Record<Exclude<keyof ProjectFile, 'format' | 'catalogue'>, Cha
   details: Details,
   site: Site,
   training: Training,
+  acceptances: Acceptances,
 };
 
 export const CHAPTERS = Object.values(BY_SECTION).filter((chapter) => chapter !== null);

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
-import { causes } from './causes';
+import { causes, isOpen } from './causes';
 import { NavLink, useLocation, useNavigate } from 'react-router';
 import { useAssessment, useDocuments, useMe, useProjectId } from '../api/hooks';
 import { post } from '../api/client';
@@ -174,11 +174,7 @@ function Cell({ name, value, grow = false }: { name: string; value: string; grow
 
 export function useOpenFindings() {
   const assessment = useAssessment();
-  return useMemo(
-    () =>
-      causes(assessment.data?.findings ?? []).stand.filter((f) => f.severity === 'fail' || f.severity === 'caution'),
-    [assessment.data],
-  );
+  return useMemo(() => causes(assessment.data?.findings ?? []).stand.filter(isOpen), [assessment.data]);
 }
 
 function Keys({ open, close }: { open: boolean; close: () => void }) {

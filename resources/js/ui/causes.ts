@@ -1,5 +1,9 @@
 import type { Finding } from '../api/types';
 
+/** Asks for something, and nobody has taken it on as it stands. */
+export const isOpen = (f: Finding) =>
+  (f.severity === 'fail' || f.severity === 'caution') && (f.accepted === null || f.accepted.changed);
+
 /** Findings that stand for themselves, and of each what follows from it; in the order they came. */
 export function causes(findings: Finding[]): { stand: Finding[]; under: (cause: Finding) => Finding[] } {
   const keys = new Set(findings.map((f) => f.key));

@@ -2,6 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useProjectId } from '../api/hooks';
 import type { Finding, ProjectFile } from '../api/types';
+import { Accepting } from './Accepting';
 import { SeverityMark, severityColour, severityWord } from './severity';
 
 interface Screen {
@@ -72,6 +73,7 @@ export function FindingText({
           </button>
         </p>
       )}
+      <Accepting finding={finding} />
       {below}
       {open || sources ? (
         <p className="text-faint">

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { useAssessment } from '../../api/hooks';
 import type { Finding, Severity } from '../../api/types';
-import { causes } from '../../ui/causes';
+import { causes, isOpen } from '../../ui/causes';
 import { Followers } from '../../ui/FindingList';
 import { FindingText, stepOf } from '../../ui/findings';
 import { found, MOST_SHOWN } from '../../ui/pick';
@@ -13,6 +13,10 @@ const ORDER: Severity[] = ['fail', 'caution', 'note', 'pass'];
 
 const GROUPS = { severity: 'worst first', step: 'by step', subject: 'by what they are about' } as const;
 type Grouped = keyof typeof GROUPS;
+
+/** What a finding is found by; what was accepted, by that word as well, and by who and why. */
+const wordsOfFinding = (f: Finding) =>
+  `${f.severity} ${f.title} ${f.subject} ${f.reason} ${f.accepted ? `accepted ${f.accepted.by} ${f.accepted.reason}` : ''}`;
 
 /** The group a finding stands in, where they are not simply worst first. */
 function groupOf(finding: Finding, by: Grouped): string {
@@ -32,7 +36,7 @@ export default function Findings() {
       found(
         findings.map((f) => ({
           id: f.key,
-          text: [f, ...under(f)].map((g) => `${g.severity} ${g.title} ${g.subject} ${g.reason}`).join(' '),
+          text: [f, ...under(f)].map(wordsOfFinding).join(' '),
           group: groupOf(f, by),
           finding: f,
         })),
@@ -42,7 +46,6 @@ export default function Findings() {
   );
   const shown = all ? rows : rows.slice(0, MOST_SHOWN);
   const count = (holds: (f: Finding) => boolean) => findings.filter(holds).length;
-  const open = (f: Finding) => f.severity === 'fail' || f.severity === 'caution';
   const reckoning = (
     <>
       <h2 className="pb-1 text-[15px] font-bold">In all</h2>
@@ -57,12 +60,20 @@ export default function Findings() {
           </div>
         ))}
       </dl>
+      {count((f) => f.accepted !== null) > 0 && (
+        <p className="flex justify-between py-[2px]">
+          <button className="link" onClick={() => setWords('accepted')}>
+            accepted
+          </button>
+          <span className="font-semibold">{count((f) => f.accepted !== null)}</span>
+        </p>
+      )}
       <h2 className="mt-3 border-t border-hair pt-2 pb-1 text-[15px] font-bold">By step, open</h2>
       <dl>
         {STEPS.filter((s) => !s.later).map((s) => (
           <div key={s.path} className="flex justify-between py-[2px]">
             <dt>{s.title}</dt>
-            <dd>{count((f) => open(f) && stepOf(f.subject) === s.path) || '–'}</dd>
+            <dd>{count((f) => isOpen(f) && stepOf(f.subject) === s.path) || '–'}</dd>
           </div>
         ))}
       </dl>
