@@ -36,7 +36,7 @@ final readonly class Acceptance
     /**
      * What a finding says, so far as it matters to whoever took it on: how bad it is, and its figures to three digits.
      *
-     * @param  array<string, mixed>  $figures
+     * @param  array<mixed>  $figures  by name
      */
     public static function stamp(string $severity, array $figures): string
     {
