@@ -104,6 +104,7 @@ it(
         $browser->until(
             'return /more than most[\s\S]*trained for it/.test(document.querySelector("[data-effort=w2]")?.innerText ?? "")',
         );
+        expect($browser->driver->getCurrentURL())->toContain('/beside');
     }),
 );
 
@@ -123,5 +124,6 @@ it(
         );
         button($browser, 'take it back');
         $browser->until('return document.querySelector("[data-accepted=yes]") === null');
+        expect($browser->driver->getCurrentURL())->toContain('/findings');
     }),
 );

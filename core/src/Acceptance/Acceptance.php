@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Apron\Acceptance;
 
 /**
- * A finding that somebody has taken on, with their name and reason. It holds for the finding as it stood then: where its
- * severity or its figures, rounded, have changed since, it is open again.
+ * A finding that somebody has taken on, with their name and reason. It holds for the finding as it stood then: where
+ * its severity or its figures, rounded, have changed since, it is open again.
  */
 final readonly class Acceptance
 {

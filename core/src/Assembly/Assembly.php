@@ -6,6 +6,7 @@ namespace Apron\Assembly;
 
 use Apron\Climate\IndoorAir;
 use Apron\Climate\Soil;
+use Apron\Climate\SunlitFace;
 use Apron\Material\Material;
 
 /** A wall, roof, floor or foundation wall as layers, inside to outside. */
@@ -39,6 +40,8 @@ final readonly class Assembly
         public ?string $variantOf = null,
         /** money and hands, as somebody marked them */
         public ?Effort $effort = null,
+        /** of a roof in sun; null reckons with the air alone */
+        public ?SunlitFace $roofFace = null,
     ) {
         if ($layers === []) {
             throw new \InvalidArgumentException("the assembly $id has no layer");
@@ -157,6 +160,7 @@ final readonly class Assembly
             $this->exposure,
             $this->variantOf,
             $this->effort,
+            $this->roofFace,
         );
     }
 

@@ -7,6 +7,7 @@ namespace Apron\Assembly;
 use Apron\Climate\Climate;
 use Apron\Climate\ClimateFormat;
 use Apron\Climate\Soil;
+use Apron\Climate\SunlitFace;
 use Apron\Json\FileRefused;
 use Apron\Json\Node;
 use Apron\Json\Written;
@@ -29,6 +30,7 @@ final class AssemblyFormat
         'soil',
         'air_leakage_l_s_m2',
         'exposure',
+        'roof_face',
         'variant_of',
         'cost',
         'crew',
@@ -112,9 +114,13 @@ final class AssemblyFormat
             exposure: self::exposure($node->optional('exposure')),
             variantOf: $node->optional('variant_of')?->id(),
             effort: self::effort($node),
+            roofFace: $node->optional('roof_face')?->oneOf(SunlitFace::class),
         );
         if ($assembly->soil !== null && $assembly->ventilatedAt() !== null) {
             $node->get('soil')->refuse('no soil outside a ventilated layer; leave out one of the two');
+        }
+        if ($assembly->roofFace !== null && $assembly->kind !== AssemblyKind::Roof) {
+            $node->get('roof_face')->refuse('no “roof_face” but on a roof: only that is reckoned in the sun');
         }
         if ($assembly->ventilatedAt() === 0) {
             $node
@@ -145,6 +151,7 @@ final class AssemblyFormat
                         'terrain' => $assembly->exposure->terrain->value,
                         'over' => $assembly->exposure->over->value,
                     ],
+            'roof_face' => $assembly->roofFace?->value,
             'variant_of' => $assembly->variantOf,
             'cost' => $assembly->effort?->cost?->value,
             'crew' => $assembly->effort?->crew?->value,

@@ -74,10 +74,7 @@ final class AssemblyAssessment implements Assessed
         $this->heat = new ThermalResistance($assembly);
         $this->path = new Path($this->heat);
         $this->airPath = new AirPath($assembly, $this->heat);
-        $this->climate =
-            $brief->climate === null || $assembly->soil === null
-                ? $brief->climate
-                : $assembly->soil->months($brief->climate);
+        $this->climate = self::around($assembly, $brief->climate);
         $this->indoors = $assembly->indoors ?? $brief->indoors;
         $this->profiles = $this->profiles($assembly->soil === null ? $brief->conditions : []);
         [$climate, $indoors] = [$this->climate, $this->indoors];
@@ -95,6 +92,15 @@ final class AssemblyAssessment implements Assessed
         return $this->findings ??= Consequences::under(
             array_merge(...array_map(fn (Rule $rule): array => $rule->findings($this), Rules::all())),
         );
+    }
+
+    /** The months that its outer face meets: of the air, of the ground, or of the air under sun and sky. */
+    private static function around(Assembly $assembly, ?Climate $climate): ?Climate
+    {
+        return $climate === null
+            ? null
+            : $assembly->soil?->months($climate) ??
+                ($assembly->roofFace?->over($climate, $assembly->rse()) ?? $climate);
     }
 
     /** @return list<Gathering> zones that water gathers in over the year, inside to outside */

@@ -800,6 +800,11 @@ export interface components {
                 /** @enum {string} */
                 over?: "eaves" | "none" | "run-off";
             };
+            /**
+             * @description of a roof: sun and night sky on it over each month; without, the air alone
+             * @enum {string}
+             */
+            roof_face?: "dark" | "light";
             variant_of?: string;
             /**
              * @description what it costs beside its like, by judgement

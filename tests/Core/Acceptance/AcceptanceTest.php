@@ -7,7 +7,9 @@ use Apron\Json\FileRefused;
 
 function acceptanceOf(string $severity, array $figures): Acceptance
 {
-    return new Acceptance('a.b@assemblies/w', 'so', 'N', '2026-01-01T00:00:00Z', Acceptance::stamp($severity, $figures));
+    $stamp = Acceptance::stamp($severity, $figures);
+
+    return new Acceptance('a.b@assemblies/w', 'so', 'N', '2026-01-01T00:00:00Z', $stamp);
 }
 
 it('holds while the figures are the same to three digits, in any order, and no longer', function (

@@ -400,3 +400,24 @@ it('takes the project’s word for it that no layer is named for vapour, and ask
         ->and($wall([], 'hot humid'))
         ->not->toHaveKey('control.missing');
 });
+
+it('takes sun and sky on a roof where somebody says what its face is, and the air alone elsewhere', function () {
+    $layers = [['gypsum-board', 12.7], ['cellulose', 235], ['osb', 15], ['membrane-epdm', 1.2]];
+    $roof = fn (array $more) => practiceWall($layers, 'cold humid', 'roof', $more);
+    [$air, $dark, $light] = [$roof([]), $roof(['roof_face' => 'dark']), $roof(['roof_face' => 'light'])];
+    $july = $air->climate->months[6];
+    // By hand: (0.9 · I − 40) · 0.04 on the air of the month, its vapour unchanged.
+    expect($dark->climate->months[6]->celsius)
+        ->toEqualWithDelta($july->celsius + (0.9 * $july->sun - 40) * 0.04, 1e-9)
+        ->and($dark->climate->months[6]->vapourPressure())
+        ->toEqualWithDelta($july->vapourPressure(), 1e-9)
+        ->and($dark->year->most())
+        ->toBeLessThan($light->year->most())
+        // A sky that takes more than a dull winter gives makes a light roof wetter than the air alone.
+        ->and($light->climate->months[11]->celsius)
+        ->toBeLessThan($air->climate->months[11]->celsius);
+    expect(fn () => practiceWall($layers, more: ['roof_face' => 'dark']))->toThrow(
+        Apron\Json\FileRefused::class,
+        '/assemblies/0/roof_face',
+    );
+});

@@ -198,7 +198,8 @@ export function Reckoning({
       </section>
       <FindingList {...{ findings, sources }} cure={(f) => (curable(f) ? () => cure(f.key) : undefined)} />
       <p className="border-t border-hair pt-2 text-[11px] text-faint">
-        Diffusion only: air leaks, rain and sun are not in these figures. Computed, not approved.
+        Diffusion only: air leaks, rain, {assembly.roof_face ? '' : 'sun '}and the heat of condensing are not in these
+        figures. Computed, not approved.
       </p>
     </>
   );

@@ -68,6 +68,20 @@ export function Surroundings({ assembly, mayEdit, change }: Props) {
           )}
         </label>
       )}
+      {assembly.kind === 'roof' && (
+        <label>
+          <span className="mr-1 text-faint">its face</span>
+          <select
+            disabled={!mayEdit}
+            value={assembly.roof_face ?? ''}
+            onChange={(e) => set({ roof_face: (e.target.value || undefined) as Assembly['roof_face'] })}
+          >
+            <option value="">as the air is</option>
+            <option value="dark">dark, in the sun</option>
+            <option value="light">light, in the sun</option>
+          </select>
+        </label>
+      )}
       {assembly.kind === 'wall' && !assembly.soil && (
         <span className="flex items-center gap-1 text-faint">
           rain:
