@@ -22,6 +22,9 @@ final class Rolls
 
     private readonly float $lap;
 
+    /** by how much a strip may be wider than the roll it is cut from is called: 6 in from 150 mm */
+    private readonly float $inchShare;
+
     public function __construct()
     {
         $data = CoreData::read('figures/rolls');
@@ -32,6 +35,7 @@ final class Rolls
             }
         }
         $this->lap = $data->get('lap_mm')->get('value')->number();
+        $this->inchShare = $data->get('inch_share')->get('value')->number();
     }
 
     /**
@@ -75,9 +79,9 @@ final class Rolls
         $widest = max($sold['widths']);
         $roll = $widest;
         foreach (array_reverse($sold['widths']) as $width) {
-            $roll = $width >= $cut->width ? $width : $roll;
+            $roll = $width * (1 + $this->inchShare) >= $cut->width ? $width : $roll;
         }
-        $across = $cut->width <= $widest ? 1 : (int) ceil(($cut->width - $this->lap) / ($widest - $this->lap));
+        $across = $cut->width <= $widest * (1 + $this->inchShare) ? 1 : (int) ceil(($cut->width - $this->lap) / ($widest - $this->lap));
         $along =
             $cut->length <= $sold['length']
                 ? 1
@@ -122,7 +126,7 @@ final class Rolls
             'roll_length_mm' => $rollLength,
             'run_mm' => $run,
             'rolls' => self::rolls(array_column($shelves, 0), $rollLength),
-            'waste_pct' => round(100 * (1 - $used / ($run * $roll)), 1),
+            'waste_pct' => round(max(0.0, 100 * (1 - $used / ($run * $roll))), 1),
             'pieces' => array_map(
                 fn (array $c): array => [
                     'id' => $c[0]->id,

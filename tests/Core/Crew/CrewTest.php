@@ -21,6 +21,8 @@ use Apron\Rules\Words;
 use Apron\Trace\DetailAssessment;
 use Apron\Trace\HalfBuilt;
 
+require_once __DIR__.'/../Trace/Support.php';
+
 function made(string $name, array $parameters): Detail
 {
     return Methods::named($name)->make('o', 'O', $parameters, new Materials([], new Catalogue));
@@ -332,3 +334,19 @@ it('shuffles the same way for the same seed, never into the right order, and tak
         expect(fn () => Drill::run($detail, $wrong))->toThrow(InvalidArgumentException::class, 'each once: 1, 2, 3');
     }
 });
+
+it('takes a strip of so many inches from the roll that is called so, and wastes nothing by the name', function (
+    float $inches,
+    float $roll,
+) {
+    $mm = $inches * 25.4;
+    $strip = one('a', 'membrane', 1, [0, 0, 900, min(900, $mm)], [
+        'cut' => ['length_mm' => 900, 'width_mm' => $mm],
+    ]);
+    $detail = Apron\Detail\DetailFormat::read(
+        Apron\Json\Node::of(wallDetail([$strip])),
+        new Apron\Material\Materials([], new Apron\Material\Catalogue),
+    );
+    $rows = (new Apron\Crew\Rolls)->of($detail);
+    expect($rows[0]['roll_mm'])->toBe($roll)->and($rows[0]['waste_pct'])->toBeLessThan(5.0);
+})->with([[4.0, 100.0], [6.0, 150.0], [9.0, 230.0], [12.0, 300.0], [48.0, 1220.0]]);

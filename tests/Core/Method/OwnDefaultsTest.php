@@ -75,3 +75,17 @@ it('still refuses metal through the whole board, and says what would be right', 
         'metal_mm is 60; expected less than 50.8 mm',
     );
 });
+
+it('tells of no strip that has no width', function () {
+    $told = 0;
+    foreach (Methods::all() as $method) {
+        foreach ((new DetailAssessment(atItsFigures($method->name())))->findings() as $finding) {
+            if (str_starts_with($finding->code, 'rain.') && isset($finding->figures['from_mm'])) {
+                $width = $finding->figures['to_mm'] - $finding->figures['from_mm'];
+                expect($width)->toBeGreaterThan(0.1, $finding->key());
+                $told++;
+            }
+        }
+    }
+    expect($told)->toBeGreaterThan(10);
+});

@@ -59,7 +59,9 @@ final readonly class RainPaths implements DetailCheck
                 // Where it happens, which need not be on the facet it was let go on.
                 [$facet, $u] = $strip->told()->worstAt();
                 $key .= '|'.$facet;
-                [$u0, $u1] = $facet === $strip->facet ? [$strip->u0, $strip->u1] : [$u, $u];
+                // A strip is as wide on the facet it comes to as on the one it began on.
+                $half = ($strip->u1 - $strip->u0) / 2;
+                [$u0, $u1] = $facet === $strip->facet ? [$strip->u0, $strip->u1] : [$u - $half, $u + $half];
                 $row = $rows[$key] ?? [
                     'strip' => $strip,
                     'source' => $source,
