@@ -11,6 +11,7 @@ use Apron\Material\Catalogue;
 use Apron\Project\Assessment;
 use Apron\Project\Project;
 use Apron\Project\ProjectFormat;
+use Apron\Project\Section\AcceptancesSection;
 use Apron\Quantity\Display;
 use Apron\Rules\Finding;
 use Apron\Rules\Words;
@@ -47,8 +48,20 @@ function table(Project $project, Assessment $assessment, Words $words): string
             $one->year?->verdict()->value ?? 'no climate',
         );
     }
+    $accepted = AcceptancesSection::byFinding($project);
     foreach ($assessment->findings as $finding) {
+        if ($finding->under !== null) {
+            continue;
+        }
         $lines[] = line($finding, $words);
+        foreach ($assessment->findings as $follows) {
+            if ($follows->under === $finding->key()) {
+                $lines[] = sprintf('         so, %s: %s', $follows->severity->value, $words->of($follows)['title']);
+            }
+        }
+        if (isset($accepted[$finding->key()])) {
+            $lines[] = "         accepted by {$accepted[$finding->key()]->by}: {$accepted[$finding->key()]->reason}";
+        }
     }
 
     return implode("\n", $lines).

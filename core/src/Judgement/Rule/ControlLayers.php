@@ -65,7 +65,14 @@ final class ControlLayers implements Rule
             }
         }
         if (array_filter($findings, fn (Finding $f): bool => $f->code !== 'control.vapour-by-ratio') === []) {
-            $findings[] = new Finding('control.complete', Severity::Pass, $subject, [], Source::commonPractice());
+            $all = count($carriers) === count(Control::cases());
+            $findings[] = new Finding(
+                $all ? 'control.complete' : 'control.complete-but-vapour',
+                Severity::Pass,
+                $subject,
+                [],
+                Source::commonPractice(),
+            );
         }
 
         return $findings;

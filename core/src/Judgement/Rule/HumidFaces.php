@@ -101,7 +101,8 @@ final class HumidFaces implements Rule
         for ($node = 1; $node < count($path->sd) - 1; $node++) {
             [$inside, $outside] = [$path->inside($node), $path->outside($node)];
             $feeds = $inside?->family()?->feedsMould === true || $outside?->family()?->feedsMould === true;
-            $cavity = $wood && $inside !== null && self::open($path, $outside) && ! self::open($path, $inside);
+            $lining = $inside !== null && $inside->family()?->metal !== true && ! self::open($path, $inside);
+            $cavity = $wood && $lining && self::open($path, $outside);
             if ($inside !== $outside && ! self::same($inside, $outside) && ($feeds || $cavity)) {
                 $faces[] = $node;
             }

@@ -74,6 +74,11 @@ final class WallRetarder implements Rule
             return $ordinary;
         }
 
+        // Where vapour comes from outdoors, as in a cold store, a retarder inside is no merit.
+        if ($assessed->year?->fromOutdoors() === true) {
+            return [];
+        }
+
         return match ($class) {
             VapourClass::I => self::inside($assessed, $figures),
             VapourClass::II => self::classTwo($assessed, $zone, $figures),
