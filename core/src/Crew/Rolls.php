@@ -81,7 +81,10 @@ final class Rolls
         foreach (array_reverse($sold['widths']) as $width) {
             $roll = $width * (1 + $this->inchShare) >= $cut->width ? $width : $roll;
         }
-        $across = $cut->width <= $widest * (1 + $this->inchShare) ? 1 : (int) ceil(($cut->width - $this->lap) / ($widest - $this->lap));
+        $across =
+            $cut->width <= $widest * (1 + $this->inchShare)
+                ? 1
+                : (int) ceil(($cut->width - $this->lap) / ($widest - $this->lap));
         $along =
             $cut->length <= $sold['length']
                 ? 1
