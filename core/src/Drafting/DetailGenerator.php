@@ -194,7 +194,7 @@ abstract class DetailGenerator implements Generator
                 'least' => null,
                 'most' => null,
                 'situation' => null,
-                'of' => [],
+                'of' => Uses::families($name),
             ];
         }
 
@@ -292,9 +292,17 @@ abstract class DetailGenerator implements Generator
         $used = [];
         foreach (static::MATERIALS as $name => $usual) {
             $id = $parameters[$name] ?? $usual;
-            $used[$name] =
+            $material =
                 $materials->find((string) $id) ??
                 throw new CannotGenerate($name, $id, 'the id of a material of the project or the catalogue');
+            if (! Uses::takes($name, $material)) {
+                throw new CannotGenerate(
+                    $name,
+                    "“{$material->name}”",
+                    'a material of one of the families '.implode(', ', Uses::families($name)),
+                );
+            }
+            $used[$name] = $material;
         }
 
         return new Used($used);

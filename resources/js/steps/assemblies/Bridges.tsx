@@ -119,7 +119,7 @@ export function Bridges({ layer, material, materials, roof, setLayer }: Props) {
                 setFraming({ method: (e.target.value || undefined) as NonNullable<Layer['framing']>['method'] })
               }
             >
-              <option value="">no method chosen</option>
+              <option value="">as its table covers it</option>
               <option value="correction-factor">the table for steel studs</option>
               <option value="weighted-limits">weighted limits</option>
             </select>

@@ -14,6 +14,15 @@ interface Props {
   onMethod: () => void;
 }
 
+/** Figures that are asked for first, as sizes are: not behind the fold. */
+const FIRST: Record<string, string | undefined> = { setback_mm: 'unit set in', insulation_mm: 'board outside' };
+
+/** Only what a place can be made of; a material whose family nobody has said is taken as it comes. */
+const usableFor = (place: Method['parameters'][number]) => {
+  const families = new Set(place.of.map((o) => o.value));
+  return (m: Material) => m.family === undefined || families.has(m.family);
+};
+
 const numeric = (value: unknown) => (typeof value === 'number' ? value : undefined);
 
 /**
@@ -50,11 +59,11 @@ export function MethodFields({ detail, own, methods, materials, mayEdit, make, o
         />
       ))}
       {of('figure')
-        .filter((p) => p.name === 'setback_mm')
+        .filter((p) => FIRST[p.name] !== undefined)
         .map((p) => (
           <QuantityField
             key={p.name}
-            label="unit set in"
+            label={FIRST[p.name] ?? p.label}
             dimension="length"
             value={numeric(given[p.name] ?? p.value)}
             disabled={!mayEdit}
@@ -111,7 +120,7 @@ export function MethodFields({ detail, own, methods, materials, mayEdit, make, o
         <summary className="link w-fit cursor-pointer">figures of the trade and materials it starts from</summary>
         <div className="grid max-h-[180px] grid-cols-2 gap-x-6 gap-y-1 overflow-auto py-1">
           {of('figure')
-            .filter((p) => p.name !== 'setback_mm')
+            .filter((p) => FIRST[p.name] === undefined)
             .map((p) => (
               <div key={p.name} className="flex items-baseline justify-between gap-2">
                 <span className="text-faint">{p.situation}</span>
@@ -154,7 +163,7 @@ export function MethodFields({ detail, own, methods, materials, mayEdit, make, o
                 {materials.some((m) => m.id === (given[p.name] ?? p.value)) ? null : (
                   <option value={String(given[p.name] ?? p.value)}>{String(given[p.name] ?? p.value)}</option>
                 )}
-                {materials.map((m) => (
+                {materials.filter(usableFor(p)).map((m) => (
                   <option key={m.id} value={m.id}>
                     {m.name}
                   </option>
