@@ -140,7 +140,6 @@ export default function Beside() {
               <th className="font-normal">most water</th>
               <th className="font-normal">least reserve</th>
               <th className="font-normal">open</th>
-              <th className="pl-3 font-normal">cost, crew</th>
             </tr>
           </thead>
           <tbody>
@@ -156,7 +155,10 @@ export default function Beside() {
                   <td className="w-[60%] py-1">
                     <Link className="link font-semibold" to={`/p/${project}/assemblies/${d.key}`}>
                       {d.key} {d.content.name}
-                    </Link>
+                    </Link>{' '}
+                    <span className="text-[11px] text-faint" data-effort={d.key}>
+                      {effort(d.content)}
+                    </span>
                     <Band
                       assembly={d.content}
                       figures={f}
@@ -195,11 +197,6 @@ export default function Beside() {
                         severityWord(worst).toLowerCase()}
                     </span>
                   </td>
-                  <td className="pt-6 pl-3 text-[11px]" data-effort={d.key}>
-                    {d.content.cost ? `costs ${COSTS[d.content.cost]}` : '–'}
-                    <br />
-                    {d.content.crew ? CREWS[d.content.crew] : '–'}
-                  </td>
                 </tr>
               );
             })}
@@ -213,6 +210,12 @@ export default function Beside() {
     </Frame>
   );
 }
+
+/** What it costs and who builds it, as far as somebody has marked that. */
+const effort = (assembly: Assembly) =>
+  [assembly.cost ? `costs ${COSTS[assembly.cost]}` : '', assembly.crew ? `built by ${CREWS[assembly.crew]}` : '']
+    .filter((words) => words !== '')
+    .join(', ');
 
 /** g/m² in the zone that holds most. */
 const mostHeld = (figures: AssemblyFigures | undefined) =>
