@@ -31,6 +31,8 @@ abstract class DetailGenerator implements Generator
     /** @var string what the project file calls the method; each says its own */
     public const NAME = '';
 
+    private const INCH_MM = 25.4;
+
     /** @var array<string, string> material parameter => the id it starts at */
     protected const MATERIALS = [];
 
@@ -42,8 +44,8 @@ abstract class DetailGenerator implements Generator
 
     /**
      * @var array<string, array{value: float, situation: string, least: float|null, most: float|null,
-     *   follows: array{of: string, share: float}|null}> by name; one that follows another is no more than its share of
-     *   that: metal at the outer edge of a board, of the board
+     *   inches: float|null, follows: array{of: string, share: float}|null}> by name; one that follows another is no
+     *   more than its share of that: metal at the outer edge of a board, of the board
      */
     protected readonly array $figures;
 
@@ -58,6 +60,7 @@ abstract class DetailGenerator implements Generator
                     'situation' => $row->get('situation')->text(),
                     'least' => $row->optional('least')?->number(),
                     'most' => $row->optional('most')?->number(),
+                    'inches' => $row->optional('inches')?->number(),
                     'follows' => self::follows($row->optional('follows')),
                 ];
             }
@@ -239,6 +242,19 @@ abstract class DetailGenerator implements Generator
         return $follows === null || ! isset($sizes[$follows['of']])
             ? $figure['value']
             : min($figure['value'], $follows['share'] * $sizes[$follows['of']]);
+    }
+
+    public function inInches(): array
+    {
+        $sizes = [];
+        foreach ($this->figures as $name => $figure) {
+            // One that follows another comes out of that.
+            if ($figure['inches'] !== null && $figure['follows'] === null) {
+                $sizes[$name] = $figure['inches'] * self::INCH_MM;
+            }
+        }
+
+        return $sizes;
     }
 
     /** What one size may not pass because of another. */

@@ -30,6 +30,13 @@ interface Generator
     public function make(string $id, string $title, array $parameters, Materials $materials): Detail;
 
     /**
+     * Its usual figures where a crew measures in inches: 3 in, and not the 75 mm that stand for it elsewhere.
+     *
+     * @return array<string, float> mm by name, of those that have such a figure
+     */
+    public function inInches(): array;
+
+    /**
      * The worst that its school permits: what the rain trace of its own output must not exceed, and what it honestly
      * is.
      *

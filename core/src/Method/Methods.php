@@ -47,6 +47,7 @@ use Apron\Opening\TriangularUnit;
 use Apron\Opening\UnitInBuck;
 use Apron\Opening\UnitInSolidWall;
 use Apron\Opening\UnitInTwoPlanes;
+use Apron\Quantity\UnitSystem;
 use Apron\Rules\Schools;
 
 /** Every way of dressing an opening that is built, and every other detail. */
@@ -133,6 +134,7 @@ final class Methods
         array $schools,
         ?float $headOfWater,
         array $stated = [],
+        UnitSystem $units = UnitSystem::SI,
     ): array {
         $takes = array_column($generator->parameters(), 'of', 'name');
         $settled =
@@ -164,7 +166,7 @@ final class Methods
             $settled += $setback === null ? [] : ['setback_mm' => $setback];
         }
 
-        return $settled;
+        return $settled + ($units === UnitSystem::US ? $generator->inInches() : []);
     }
 
     /**
@@ -185,7 +187,7 @@ final class Methods
     ): Detail {
         $method ??= FlangedUnitInFastenedSheet::NAME;
         $generator = self::named($method) ?? throw new CannotGenerate('generator', $method, 'a method there is');
-        $settled = self::settled($generator, $brief->schools, $brief->headOfWater(), $given);
+        $settled = self::settled($generator, $brief->schools, $brief->headOfWater(), $given, $brief->units);
 
         return $generator->make($id, $title, $given + $settled, $materials);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Apron\Method;
 
+use Apron\Brief\Brief;
 use Apron\Detail\DetailFormat;
 use Apron\Drafting\CannotGenerate;
 use Apron\Json\FileRefused;
@@ -14,18 +15,9 @@ use Apron\Material\Materials;
 /** A row of the opening schedule, read by making its detail and written as it was stated. */
 final class OpeningFormat
 {
-    /**
-     * @param  array<string, string>  $schools  of the project: question => choice
-     * @param  float|null  $headOfWater  mm, from the project's wind
-     *
-     * @throws FileRefused
-     */
-    public static function read(
-        Node $node,
-        Materials $materials,
-        array $schools,
-        ?float $headOfWater,
-    ): ScheduledOpening {
+    /** @throws FileRefused */
+    public static function read(Node $node, Materials $materials, Brief $brief): ScheduledOpening
+    {
         $needed = ['id', 'title', 'generator', 'parameters'];
         $node->object([...$needed, 'between'], $needed);
         [$id, $title] = [$node->get('id')->id(), $node->get('title')->text()];
@@ -33,12 +25,7 @@ final class OpeningFormat
         $given = $node->get('parameters');
         $parameters = DetailFormat::figures($given);
         try {
-            $detail = $generator->make(
-                $id,
-                $title,
-                $parameters + Methods::settled($generator, $schools, $headOfWater, $parameters),
-                $materials,
-            );
+            $detail = Methods::make($generator->name(), $id, $title, $parameters, $brief, $materials);
         } catch (CannotGenerate $wrong) {
             ($given->has($wrong->parameter) ? $given->get($wrong->parameter) : $given)->refuse(
                 $wrong->expected,

@@ -6,6 +6,8 @@ use Apron\Detail\Detail;
 use Apron\Material\Catalogue;
 use Apron\Material\Materials;
 use Apron\Method\Methods;
+use Apron\Quantity\Display;
+use Apron\Quantity\UnitSystem;
 use Apron\Rules\Finding;
 use Apron\Trace\DetailAssessment;
 
@@ -44,6 +46,16 @@ function flagged(Detail $detail): array
 
 it('flags nothing of its own usual figures', function (string $method) {
     expect(flagged(atItsFigures($method)))->toBe([]);
+})->with(fn (): array => array_map(fn ($m): string => $m->name(), Methods::all()));
+
+it('flags nothing of its usual figures in inches either, and says them as the trade does', function (string $method) {
+    $inches = Methods::named($method)->inInches();
+    expect(flagged(atItsFigures($method, $inches)))->toBe([]);
+    $shown = new Display(UnitSystem::US);
+    foreach ($inches as $name => $mm) {
+        // Whole inches or a fraction down to a sixteenth: no 2.95 in.
+        expect($shown->figure($name, $mm))->toMatch('#^(\d+|\d+-\d+/\d+|\d+/\d+) in$#', "$method: $name");
+    }
 })->with(fn (): array => array_map(fn ($m): string => $m->name(), Methods::all()));
 
 it('scales with the board in front of the wall, from 25 to 300 mm', function (string $method) {
@@ -88,4 +100,25 @@ it('tells of no strip that has no width', function () {
         }
     }
     expect($told)->toBeGreaterThan(10);
+});
+
+it('draws an opening of a project in inches by the trade’s inches, and what it states itself as stated', function () {
+    $opening = fn (string $units, array $said = []) => readProject([
+        'format' => 'apron-project/1',
+        'project' => ['name' => 'x', 'units' => $units],
+        'openings' => [
+            [
+                'id' => 'o1',
+                'title' => 'O',
+                'generator' => 'flanged-unit-in-fastened-sheet',
+                'parameters' => ['width_mm' => 914.4, 'height_mm' => 1219.2, 'depth_mm' => 139.7] + $said,
+            ],
+        ],
+    ])->details[0]->generated->parameters;
+    expect($opening('us')['face_return_mm'])
+        ->toEqualWithDelta(76.2, 1e-9)
+        ->and($opening('us', ['face_return_mm' => 50.8])['face_return_mm'])
+        ->toEqualWithDelta(50.8, 1e-9)
+        ->and($opening('si')['face_return_mm'] ?? 75.0)
+        ->toEqualWithDelta(75.0, 1e-9);
 });

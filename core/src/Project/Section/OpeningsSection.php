@@ -65,7 +65,7 @@ final class OpeningsSection extends ListSection
     {
         $brief = $reading->of(BriefSection::class);
 
-        return OpeningFormat::read($node, $reading->materials(), $brief->schools, $brief->headOfWater());
+        return OpeningFormat::read($node, $reading->materials(), $brief);
     }
 
     protected function writeRow(object $row): array
