@@ -9,6 +9,7 @@ use Apron\Brief\Brief;
 use Apron\Climate\Climate;
 use Apron\Judgement\AssemblyAssessment;
 use Apron\Rules\Severity;
+use Apron\Vapour\Gathering;
 use Apron\Vapour\YearVerdict;
 
 /** One thickness of one layer taken from thin to thick in each of several climates, all else as the project has it. */
@@ -43,6 +44,14 @@ final class Sweep
         return $rows;
     }
 
+    /** kg/m² in the zone that holds most, however many slices it lies in */
+    private static function most(AssemblyAssessment $assessed): float
+    {
+        $peaks = array_map(fn (Gathering $zone): float => $zone->peak, $assessed->gatherings());
+
+        return $peaks === [] ? 0.0 : max($peaks);
+    }
+
     /**
      * @return array{mm: float, peak_g_m2: float, verdict: string, worst: string, u_w_m2k: float|null,
      *   plane_margin_k: float|null}
@@ -65,7 +74,7 @@ final class Sweep
 
         return [
             'mm' => $mm,
-            'peak_g_m2' => 1000 * ($assessed->year?->most() ?? 0.0),
+            'peak_g_m2' => 1000 * self::most($assessed),
             'verdict' => ($assessed->year?->verdict() ?? YearVerdict::Dry)->value,
             'worst' => $worst->value,
             'u_w_m2k' => $assessed->heat->overallU(),
