@@ -136,13 +136,10 @@ final class Joinery
             'nail_mm' => $f->figure('buck_nail_mm'),
         ]);
 
-        // Twice as long as wide, its waist a third of its ends; long enough to pass the corner both ways over the depth
-        // of the return.
-        $width = max($f->figure('bow_tie_least_side_mm') * 3, $given['depth_mm']);
         $rows[] = self::row('bow-tie', [
-            'length_mm' => max(2 * $width, $given['depth_mm'] + 2 * $f->figure('bow_tie_lap_mm')),
-            'width_mm' => $width,
-            'waist_mm' => $width / 3,
+            'length_mm' => $f->figure('bow_tie_length_mm'),
+            'width_mm' => $f->figure('bow_tie_end_mm'),
+            'waist_mm' => $f->figure('bow_tie_waist_mm'),
             'count' => 2,
         ]);
         $rows[] = self::row('lintel-corner', [
