@@ -53,6 +53,10 @@ final class EventIntake
             $this->demandReferences($nodes[$i], $event);
             if ($event->reading() !== null && $event->reading()->asked === null) {
                 $row = $this->asked->put($row);
+                // What a phone was asked before a check went it says itself; without that nobody knows what was read.
+                if (! isset($row['asked'])) {
+                    $nodes[$i]->get('check')->refuse('the id of a check of this project');
+                }
             }
             $write($row);
             $this->known[$event->id] = $this->text($row);

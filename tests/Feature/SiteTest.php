@@ -149,3 +149,17 @@ it('refuses what is no photograph, or too much of one', function (string $conten
     ["GIF89a\x01\0\x01\0\x80\0\0\0\0\0\xff\xff\xff,\0\0\0\0\x01\0\x01\0\0\x02\x02D\x01\0;", 'image/gif'],
     [str_repeat('x', 300_000), '0.3 MB'],
 ]);
+
+it('refuses a reading of a check that there is not, at its place, unless it says itself what was asked', function () {
+    $this->postJson("{$this->path}/site/events", [
+        'events' => [($this->reading)(['check' => 'o4.wet-film-of-nothing'])],
+    ])
+        ->assertUnprocessable()
+        ->assertJson(['pointer' => '/events/0/check']);
+    expect(
+        $this->project
+            ->siteEvents()
+            ->where('event', 'new1')
+            ->count(),
+    )->toBe(0);
+});
