@@ -77,9 +77,9 @@ it('walks from the brief to the report, and shows what the command line computes
         $browser->see('[data-drawing=unfolded]');
         retype($browser, 'main input[inputmode=text]', '36 in');
         button($browser, '2 sill pan');
-        // 36 in of sill and 150 mm up each jamb; 140 mm of depth and 75 mm on the face.
+        // 36 in of sill and 6 in up each jamb; 140 mm of depth and 3 in on the face.
         $browser->until(
-            'const c = document.querySelector("[data-cut=pan]"); return c !== null && c.textContent === "47-13/16 in × 8.46 in"',
+            'const c = document.querySelector("[data-cut=pan]"); return c !== null && c.textContent === "48 in × 8.51 in"',
             'the pan’s cut size',
         );
         saved($browser);
