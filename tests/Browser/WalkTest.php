@@ -79,7 +79,7 @@ it('walks from the brief to the report, and shows what the command line computes
         button($browser, '2 sill pan');
         // 36 in of sill and 6 in up each jamb; 140 mm of depth and 3 in on the face.
         $browser->until(
-            'const c = document.querySelector("[data-cut=pan]"); return c !== null && c.textContent === "48 in × 8.51 in"',
+            'const c = document.querySelector("[data-cut=pan]"); return c !== null && c.textContent === "48 in × 8-1/2 in"',
             'the pan’s cut size',
         );
         saved($browser);
