@@ -27,6 +27,7 @@ class AcceptanceController
             answers: [
                 200 => ['as saved', 'Document'],
                 404 => 'the project has no such finding',
+                409 => ['accepted by somebody else in the same moment', 'Conflict'],
                 422 => 'nothing to be accepted, or no reason',
             ],
         ),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Apron\Acceptance;
 
+use Apron\Inspection\SiteFormat;
 use Apron\Json\FileRefused;
 use Apron\Json\Node;
 
@@ -19,7 +20,7 @@ final class AcceptanceFormat
             $node->get('key')->text(500),
             $node->get('reason')->text(2000),
             $node->get('by')->text(200),
-            self::at($node->get('at')),
+            SiteFormat::instant($node->get('at')),
             $node->get('stamp')->text(40),
         );
         if ($node->get('id')->id() !== $acceptance->id) {
@@ -40,15 +41,5 @@ final class AcceptanceFormat
             'at' => $acceptance->at,
             'stamp' => $acceptance->stamp,
         ];
-    }
-
-    private static function at(Node $node): string
-    {
-        $at = $node->text(30);
-        if (preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\dZ$/D', $at) !== 1) {
-            $node->refuse('a time in UTC such as 2026-03-04T09:30:00Z');
-        }
-
-        return $at;
     }
 }

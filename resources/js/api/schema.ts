@@ -1853,6 +1853,15 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
+            /** @description accepted by somebody else in the same moment */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Conflict"];
+                };
+            };
             /** @description nothing to be accepted, or no reason */
             422: {
                 headers: {
