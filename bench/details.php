@@ -10,14 +10,14 @@ use Apron\Detail\DetailWriter;
 use Apron\Json\Node;
 use Apron\Material\Catalogue;
 use Apron\Material\Materials;
-use Apron\Opening\FlangedUnitInFastenedSheet;
+use Apron\Opening\Presets;
 use Apron\Project\ProjectFormat;
 use Apron\Trace\DetailAssessment;
 
 require __DIR__.'/../vendor/autoload.php';
 
 $materials = new Materials([], new Catalogue);
-$opening = fn (int $w = 1200): Detail => (new FlangedUnitInFastenedSheet)->make(
+$opening = fn (int $w = 1200): Detail => Presets::all()['flanged-unit-in-fastened-sheet']->make(
     'o',
     'O',
     ['width_mm' => $w, 'height_mm' => 1500, 'depth_mm' => 140],

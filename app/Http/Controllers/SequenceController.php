@@ -68,7 +68,7 @@ class SequenceController
                                 'of' => array_map(
                                     fn (string $of): array => [
                                         'value' => $of,
-                                        'title' => $words->listed('choice', $of),
+                                        'title' => $words->answer($p['name'], $of),
                                     ],
                                     $p['of'],
                                 ),

@@ -17,23 +17,78 @@ use Apron\Detail\PlacedFastener;
 use Apron\Detail\Rect;
 use Apron\Json\CoreData;
 use Apron\Json\Node;
+use Apron\Material\Materials;
 
 /** A detail that is no opening: a few facets, the arrises between them, and pieces laid on them. */
-abstract class FacetDetail extends DetailGenerator
+abstract class FacetDetail implements Generator
 {
+    /** @var string what the project file calls the method; each says its own */
+    public const NAME = '';
+
+    /** @var array<string, string> material parameter => the id it starts at */
+    protected const MATERIALS = [];
+
+    /** @var array<string, list<string>> choice => what may be chosen, the usual first */
+    protected const CHOICES = [];
+
+    /** @var array<string, array{float, float}> sizes that must be given, mm: least and most */
     protected const EXTENTS = ['length_mm' => [300.0, 6000.0]];
 
     /** @var string the facet whose top the rain is let go at */
     protected const RELEASE = 'face';
 
+    private readonly Asked $asked;
+
     /** @var array<string, float> */
     private readonly array $least;
 
-    public function __construct()
+    /**
+     * @param  string|null  $name  where one class makes several
+     * @param  array<string, array{float, float}>|null  $extents
+     */
+    public function __construct(private readonly ?string $name = null, ?array $extents = null)
     {
         $data = CoreData::read('figures/junctions');
-        parent::__construct([$data->get('figures'), $data->get('methods')->get(static::NAME)]);
+        $this->asked = new Asked(
+            $extents ?? static::EXTENTS,
+            Asked::figures([$data->get('figures'), $data->get('methods')->get($this->name())]),
+            static::CHOICES,
+            static::MATERIALS,
+        );
         $this->least = array_map(fn (Node $row): float => $row->number(), $data->get('least')->entries());
+    }
+
+    public function name(): string
+    {
+        return $this->name ?? static::NAME;
+    }
+
+    public function parameters(array $given = []): array
+    {
+        return $this->asked->parameters();
+    }
+
+    public function inInches(array $given = []): array
+    {
+        return $this->asked->inInches();
+    }
+
+    public function make(string $id, string $title, array $parameters, Materials $materials): Detail
+    {
+        $this->asked->demandKnown($parameters);
+        $sizes = $this->asked->sizes($parameters);
+        $this->demandRoom($sizes);
+        $detail = $this->draw(
+            $id,
+            $title,
+            $sizes,
+            $this->asked->materials($parameters, $materials),
+            $this->asked->choices($parameters),
+            new Generated($this->name(), $parameters),
+        );
+        Buildable::demand($detail);
+
+        return $detail;
     }
 
     /**
@@ -95,11 +150,16 @@ abstract class FacetDetail extends DetailGenerator
         return [];
     }
 
+    /**
+     * Where sizes leave no room for the method.
+     *
+     * @throws CannotGenerate
+     */
     protected function demandRoom(Sizes $s): void
     {
     }
 
-    protected function draw(
+    private function draw(
         string $id,
         string $title,
         Sizes $s,
@@ -131,8 +191,8 @@ abstract class FacetDetail extends DetailGenerator
             fasteners: $this->fasteners($s, $chosen),
             framing: $this->framing($s),
             leastLaps: [
-                ...$this->lapping(['membrane', 'formable', 'corner', 'moulded'], $least['membrane_mm']),
-                ...$this->lapping(['fluid'], $least['fluid_mm']),
+                ...Lay::lapping(['membrane', 'formable', 'corner', 'moulded'], $least['membrane_mm']),
+                ...Lay::lapping(['fluid'], $least['fluid_mm']),
                 new LeastLap('sheet', 'sheet', $least['sheet_level_mm'], $least['sheet_upright_mm']),
                 new LeastLap('sheet', 'membrane', $least['membrane_mm'], $least['membrane_mm']),
                 new LeastLap('membrane', 'sheet', $least['membrane_mm'], $least['membrane_mm']),
@@ -145,7 +205,7 @@ abstract class FacetDetail extends DetailGenerator
                 new LeastLap('membrane', 'fluid', $least['membrane_mm'], $least['membrane_mm']),
             ],
             panUpturn: null,
-            steps: $this->numbered($does),
+            steps: Lay::numbered($does),
             generated: $generated,
             gaps: $this->gaps($s, $chosen),
         );

@@ -15,12 +15,15 @@ interface Generator
     public function name(): string;
 
     /**
-     * What it takes: sizes that must be given, figures of the trade that may be, choices between schools, materials.
+     * What it takes: sizes that must be given, figures of the trade that may be, choices between ways, materials.
      *
+     * @param  array<string, float|string>  $given  one choice may open others, and bring figures and materials
      * @return list<array{name: string, kind: string, value: float|string|null, least: float|null, most: float|null,
      *   situation: string|null, of: list<string>}>
+     *
+     * @throws CannotGenerate where choices do not go together
      */
-    public function parameters(): array;
+    public function parameters(array $given = []): array;
 
     /**
      * @param  array<string, float|string>  $parameters  lengths in mm; those left out take the figures of the trade
@@ -32,9 +35,10 @@ interface Generator
     /**
      * Its usual figures where a crew measures in inches: 3 in, and not the 75 mm that stand for it elsewhere.
      *
+     * @param  array<string, float|string>  $given
      * @return array<string, float> mm by name, of those that have such a figure
      */
-    public function inInches(): array;
+    public function inInches(array $given = []): array;
 
     /**
      * The worst that its school permits: what the rain trace of its own output must not exceed, and what it honestly

@@ -32,4 +32,12 @@ final readonly class Sizes
     {
         return isset($this->sizes["{$name}_mm"]);
     }
+
+    /** What one size may not reach because of another. */
+    public function demandBelow(string $name, float $most, string $why): void
+    {
+        if ($this->figure($name) >= $most) {
+            throw new CannotGenerate($name, $this->figure($name), sprintf('less than %g mm, %s', $most, $why));
+        }
+    }
 }

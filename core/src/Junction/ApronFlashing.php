@@ -10,6 +10,7 @@ use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
@@ -65,9 +66,9 @@ final class ApronFlashing extends FacetDetail
         [$w, $side] = [$s->mm('length'), $s->mm('side')];
 
         return [
-            $this->laid('underlay', $used->of('underlay'), PieceKind::Membrane, $at->of('underlay-upturn'), [
-                $this->patch('underlay.roof', 'roof', [0, 0, $w, $side], ['u'], $at->of('underlay-upturn')),
-                $this->patch(
+            Lay::piece('underlay', $used->of('underlay'), PieceKind::Membrane, $at->of('underlay-upturn'), [
+                Lay::patch('underlay.roof', 'roof', [0, 0, $w, $side], ['u'], $at->of('underlay-upturn')),
+                Lay::patch(
                     'underlay.wall',
                     'wall',
                     [0, 0, $w, $s->mm('underlay_up')],
@@ -75,25 +76,25 @@ final class ApronFlashing extends FacetDetail
                     $at->of('underlay-upturn'),
                 ),
             ]),
-            $this->laid(
+            Lay::piece(
                 'roof-covering',
                 $used->of('covering'),
                 PieceKind::Board,
                 $at->of('roof-covering'),
-                [$this->patch('roof-covering.roof', 'roof', [0, 0, $w, $side], [], $at->of('roof-covering'))],
+                [Lay::patch('roof-covering.roof', 'roof', [0, 0, $w, $side], [], $at->of('roof-covering'))],
                 null,
                 null,
                 null,
                 false,
             ),
-            $this->laid(
+            Lay::piece(
                 'apron',
                 $used->of('apron'),
                 PieceKind::Metal,
                 $at->of('apron'),
                 [
-                    $this->patch('apron.wall', 'wall', [0, 0, $w, $s->mm('upstand')], ['a'], $at->of('apron')),
-                    $this->patch(
+                    Lay::patch('apron.wall', 'wall', [0, 0, $w, $s->mm('upstand')], ['a'], $at->of('apron')),
+                    Lay::patch(
                         'apron.roof',
                         'roof',
                         [0, $side - $s->mm('apron'), $w, $side],
@@ -108,13 +109,13 @@ final class ApronFlashing extends FacetDetail
                 null,
                 false,
             ),
-            $this->laid(
+            Lay::piece(
                 'sheet',
                 $used->of('sheet'),
                 PieceKind::Sheet,
                 $at->of('sheet-over-upstand'),
                 [
-                    $this->patch(
+                    Lay::patch(
                         'sheet.wall',
                         'wall',
                         [0, $s->mm('upstand') - $s->mm('lap'), $w, $side],
@@ -129,9 +130,9 @@ final class ApronFlashing extends FacetDetail
 
     protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'lap_mm', $s->mm('upstand'), 'the upstand, so that the sheet ends clear of the roof');
-        $this->demandBelow($s, 'upstand_mm', $s->mm('side'), 'the wall that is drawn');
-        $this->demandBelow($s, 'underlay_up_mm', $s->mm('side'), 'the wall that is drawn');
-        $this->demandBelow($s, 'apron_mm', $s->mm('side'), 'the roof that is drawn');
+        $s->demandBelow('lap_mm', $s->mm('upstand'), 'the upstand, so that the sheet ends clear of the roof');
+        $s->demandBelow('upstand_mm', $s->mm('side'), 'the wall that is drawn');
+        $s->demandBelow('underlay_up_mm', $s->mm('side'), 'the wall that is drawn');
+        $s->demandBelow('apron_mm', $s->mm('side'), 'the roof that is drawn');
     }
 }

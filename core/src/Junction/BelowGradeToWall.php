@@ -8,6 +8,7 @@ use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
@@ -52,8 +53,8 @@ final class BelowGradeToWall extends FacetDetail
         $down = $side - $s->mm('below_top') - $s->mm('coat_lap');
 
         return [
-            $this->laid('waterproofing', $used->of('waterproofing'), PieceKind::Membrane, $at->of('waterproofing'), [
-                $this->patch(
+            Lay::piece('waterproofing', $used->of('waterproofing'), PieceKind::Membrane, $at->of('waterproofing'), [
+                Lay::patch(
                     'waterproofing.foundation',
                     'foundation',
                     [0, 0, $w, $side - $s->mm('below_top')],
@@ -61,20 +62,20 @@ final class BelowGradeToWall extends FacetDetail
                     $at->of('waterproofing'),
                 ),
             ]),
-            $this->laid(
+            Lay::piece(
                 'wall-coat',
                 $used->of('coat'),
                 PieceKind::Fluid,
                 $at->of('coat-over-waterproofing'),
                 [
-                    $this->patch(
+                    Lay::patch(
                         'wall-coat.wall',
                         'wall',
                         [0, 0, $w, $side],
                         ['c'],
                         $at->of('coat-over-waterproofing'),
                     ),
-                    $this->patch(
+                    Lay::patch(
                         'wall-coat.foundation',
                         'foundation',
                         [0, $down, $w, $side],
@@ -84,13 +85,13 @@ final class BelowGradeToWall extends FacetDetail
                 ],
                 PieceRole::Plane,
             ),
-            $this->laid(
+            Lay::piece(
                 'foundation-board',
                 $used->of('board'),
                 PieceKind::Board,
                 $at->of('foundation-board'),
                 [
-                    $this->patch(
+                    Lay::patch(
                         'foundation-board.foundation',
                         'foundation',
                         [0, 0, $w, $side - $s->mm('below_top') / 2],
@@ -108,6 +109,6 @@ final class BelowGradeToWall extends FacetDetail
 
     protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'below_top_mm', $s->mm('side') - $s->mm('coat_lap'), 'the foundation that is drawn');
+        $s->demandBelow('below_top_mm', $s->mm('side') - $s->mm('coat_lap'), 'the foundation that is drawn');
     }
 }

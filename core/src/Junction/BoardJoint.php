@@ -11,6 +11,7 @@ use Apron\Detail\PieceRole;
 use Apron\Detail\Rect;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
@@ -52,7 +53,7 @@ final class BoardJoint extends FacetDetail
         [$material, $kind] = [$used->of('board'), PieceKind::Board];
 
         return [
-            $this->onFace(
+            Lay::onFace(
                 'board-lower',
                 $material,
                 $kind,
@@ -60,7 +61,7 @@ final class BoardJoint extends FacetDetail
                 [0, 0, $w, $side - $gap],
                 PieceRole::Plane,
             ),
-            $this->onFace(
+            Lay::onFace(
                 'board-upper-left',
                 $material,
                 $kind,
@@ -68,7 +69,7 @@ final class BoardJoint extends FacetDetail
                 [0, $side + $gap, $w / 2 - $gap, 2 * $side],
                 PieceRole::Plane,
             ),
-            $this->onFace(
+            Lay::onFace(
                 'board-upper-right',
                 $material,
                 $kind,
@@ -76,7 +77,7 @@ final class BoardJoint extends FacetDetail
                 [$w / 2 + $gap, $side + $gap, $w, 2 * $side],
                 PieceRole::Plane,
             ),
-            $this->onFace(
+            Lay::onFace(
                 'seam-upper',
                 $used->of('tape'),
                 PieceKind::Tape,
@@ -85,7 +86,7 @@ final class BoardJoint extends FacetDetail
                 null,
                 new CutSize($side, 2 * $half),
             ),
-            $this->onFace(
+            Lay::onFace(
                 'level-seam',
                 $used->of('tape'),
                 PieceKind::Tape,
@@ -111,8 +112,8 @@ final class BoardJoint extends FacetDetail
 
     protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'stud_offset_mm', $s->mm('length') / 2, 'the boards that are drawn');
-        $this->demandBelow($s, 'gap_mm', $s->mm('tape') - 50, 'so that the tape holds 25 mm on both boards');
-        $this->demandBelow($s, 'tape_mm', min($s->mm('side'), $s->mm('length') / 2), 'the boards beside the joint');
+        $s->demandBelow('stud_offset_mm', $s->mm('length') / 2, 'the boards that are drawn');
+        $s->demandBelow('gap_mm', $s->mm('tape') - 50, 'so that the tape holds 25 mm on both boards');
+        $s->demandBelow('tape_mm', min($s->mm('side'), $s->mm('length') / 2), 'the boards beside the joint');
     }
 }

@@ -10,6 +10,7 @@ use Apron\Detail\PieceRole;
 use Apron\Detail\PlacedFastener;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
@@ -71,21 +72,21 @@ final class CladdingBracket extends FacetDetail
         [$w, $h, $m, $p] = [$s->mm('width'), $s->mm('height'), $s->mm('margin'), $s->mm('patch')];
 
         return [
-            $this->laid(
+            Lay::piece(
                 'plane',
                 $used->of('membrane'),
                 PieceKind::Membrane,
                 $at->of('plane-over-wall'),
-                [$this->patch('plane.face', 'face', [-$m, -$m, $w + $m, $h + $m], [], $at->of('plane-over-wall'))],
+                [Lay::patch('plane.face', 'face', [-$m, -$m, $w + $m, $h + $m], [], $at->of('plane-over-wall'))],
                 PieceRole::Plane,
             ),
-            $this->laid(
+            Lay::piece(
                 'bracket-patch',
                 $used->of('patch'),
                 PieceKind::Membrane,
                 $at->of('bracket-patch'),
                 [
-                    $this->patch(
+                    Lay::patch(
                         'bracket-patch.face',
                         'face',
                         [-$p, -$p, $w + $p, $h + $p],
@@ -96,12 +97,12 @@ final class CladdingBracket extends FacetDetail
                 null,
                 new CutSize($w + 2 * $p, $h + 2 * $p),
             ),
-            $this->laid(
+            Lay::piece(
                 'bracket',
                 $used->of('bracket'),
                 PieceKind::Metal,
                 $at->of('bracket'),
-                [$this->patch('bracket.face', 'face', [0, 0, $w, $h], [], $at->of('bracket'))],
+                [Lay::patch('bracket.face', 'face', [0, 0, $w, $h], [], $at->of('bracket'))],
                 null,
                 null,
                 null,
@@ -112,6 +113,6 @@ final class CladdingBracket extends FacetDetail
 
     protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'patch_mm', $s->mm('margin'), 'the wall round the bracket that is drawn');
+        $s->demandBelow('patch_mm', $s->mm('margin'), 'the wall round the bracket that is drawn');
     }
 }

@@ -9,6 +9,7 @@ use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
@@ -65,16 +66,16 @@ final class DamagePatch extends FacetDetail
         [$tape, $kind] = [$used->of('tape'), PieceKind::Tape];
 
         return [
-            $this->laid(
+            Lay::piece(
                 'sheet',
                 $used->of('sheet'),
                 PieceKind::Sheet,
                 $at->of('damage-cut-square'),
                 [
-                    $this->patch('sheet.below', 'face', [-$m, -$m, $w + $m, 0], ['f'], $at->of('damage-cut-square')),
-                    $this->patch('sheet.left', 'face', [-$m, 0, 0, $h], ['f'], $at->of('damage-cut-square')),
-                    $this->patch('sheet.right', 'face', [$w, 0, $w + $m, $h], ['f'], $at->of('damage-cut-square')),
-                    $this->patch(
+                    Lay::patch('sheet.below', 'face', [-$m, -$m, $w + $m, 0], ['f'], $at->of('damage-cut-square')),
+                    Lay::patch('sheet.left', 'face', [-$m, 0, 0, $h], ['f'], $at->of('damage-cut-square')),
+                    Lay::patch('sheet.right', 'face', [$w, 0, $w + $m, $h], ['f'], $at->of('damage-cut-square')),
+                    Lay::patch(
                         'sheet.above',
                         'face',
                         [-$m, $h, $w + $m, $h + $m],
@@ -84,13 +85,13 @@ final class DamagePatch extends FacetDetail
                 ],
                 PieceRole::Plane,
             ),
-            $this->laid(
+            Lay::piece(
                 'damage-patch',
                 $used->of('patch'),
                 PieceKind::Sheet,
                 $at->of('patch-over-damage'),
                 [
-                    $this->patch(
+                    Lay::patch(
                         'damage-patch.face',
                         'face',
                         [-$p, -$p, $w + $p, $h + $p],
@@ -101,7 +102,7 @@ final class DamagePatch extends FacetDetail
                 null,
                 new CutSize($w + 2 * $p, $h + 2 * $p),
             ),
-            $this->onFace(
+            Lay::onFace(
                 'tape-left',
                 $tape,
                 $kind,
@@ -110,7 +111,7 @@ final class DamagePatch extends FacetDetail
                 null,
                 new CutSize($h + 2 * $p, 2 * $half),
             ),
-            $this->onFace(
+            Lay::onFace(
                 'tape-right',
                 $tape,
                 $kind,
@@ -119,7 +120,7 @@ final class DamagePatch extends FacetDetail
                 null,
                 new CutSize($h + 2 * $p, 2 * $half),
             ),
-            $this->onFace(
+            Lay::onFace(
                 'tape-top',
                 $tape,
                 $kind,
@@ -133,12 +134,11 @@ final class DamagePatch extends FacetDetail
 
     protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow(
-            $s,
+        $s->demandBelow(
             'patch_mm',
             $s->mm('margin') - $s->mm('tape') / 2,
             'the wall round the damage that is drawn',
         );
-        $this->demandBelow($s, 'tape_mm', $s->mm('patch'), 'so that the tape lies beside the damage');
+        $s->demandBelow('tape_mm', $s->mm('patch'), 'so that the tape lies beside the damage');
     }
 }

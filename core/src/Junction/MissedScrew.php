@@ -13,6 +13,7 @@ use Apron\Detail\Rect;
 use Apron\Drafting\CannotGenerate;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
@@ -101,7 +102,7 @@ final class MissedScrew extends FacetDetail
     protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$m, $p] = [$s->mm('margin'), $s->mm('patch')];
-        $plane = $this->onFace(
+        $plane = Lay::onFace(
             'plane',
             $used->of('membrane'),
             PieceKind::Membrane,
@@ -113,7 +114,7 @@ final class MissedScrew extends FacetDetail
         return self::pulled($chosen)
             ? [
                 $plane,
-                $this->onFace(
+                Lay::onFace(
                     'hole-patch',
                     $used->of('patch'),
                     PieceKind::Membrane,
@@ -128,10 +129,9 @@ final class MissedScrew extends FacetDetail
 
     protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'patch_mm', $s->mm('margin'), 'the wall round the screw that is drawn');
-        $this->demandBelow($s, 'shank_mm', $s->mm('patch'), 'the patch over its hole');
-        $this->demandBelow(
-            $s,
+        $s->demandBelow('patch_mm', $s->mm('margin'), 'the wall round the screw that is drawn');
+        $s->demandBelow('shank_mm', $s->mm('patch'), 'the patch over its hole');
+        $s->demandBelow(
             'missed_by_mm',
             $s->mm('margin') - $s->mm('stud'),
             'so that the stud it missed is on the wall that is drawn',

@@ -11,6 +11,7 @@ use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
@@ -68,12 +69,12 @@ final class MovementJoint extends FacetDetail
     {
         [$w, $side, $gap, $leg] = [$s->mm('length'), $s->mm('side'), $s->mm('gap'), $s->mm('leg')];
         $top = 2 * $side + $gap;
-        $plane = fn (string $id, float $v0, float $v1, string $does) => $this->laid(
+        $plane = fn (string $id, float $v0, float $v1, string $does) => Lay::piece(
             $id,
             $used->of('membrane'),
             PieceKind::Membrane,
             $at->of($does),
-            [$this->patch("$id.face", 'face', [0, $v0, $w, $v1], [], $at->of($does))],
+            [Lay::patch("$id.face", 'face', [0, $v0, $w, $v1], [], $at->of($does))],
             PieceRole::Plane,
         );
         if ($chosen->is('closed_by', 'silicone-strip')) {
@@ -83,13 +84,13 @@ final class MovementJoint extends FacetDetail
             return [
                 $plane('plane-below', 0, $side, 'plane-below-joint'),
                 $plane('plane-above', $side + $gap, $top, 'plane-above-joint'),
-                $this->laid(
+                Lay::piece(
                     'silicone-strip',
                     $used->of('strip'),
                     PieceKind::Membrane,
                     $at->of('silicone-strip'),
                     [
-                        $this->patch(
+                        Lay::patch(
                             'silicone-strip.face',
                             'face',
                             [0, $side - $contact, $w, $side + $gap + $contact],
@@ -106,19 +107,19 @@ final class MovementJoint extends FacetDetail
 
         return [
             $plane('plane-below', 0, $side, 'plane-below-joint'),
-            $this->laid(
+            Lay::piece(
                 'joint-rod',
                 $used->of('rod'),
                 PieceKind::Board,
                 $at->of('joint-rod'),
-                [$this->patch('joint-rod.face', 'face', [0, $side, $w, $side + $gap], [], $at->of('joint-rod'))],
+                [Lay::patch('joint-rod.face', 'face', [0, $side, $w, $side + $gap], [], $at->of('joint-rod'))],
                 null,
                 null,
                 null,
                 false,
             ),
-            $this->laid('joint-sealant', $used->of('sealant'), PieceKind::Sealant, $at->of('joint-sealant'), [
-                $this->patch(
+            Lay::piece('joint-sealant', $used->of('sealant'), PieceKind::Sealant, $at->of('joint-sealant'), [
+                Lay::patch(
                     'joint-sealant.face',
                     'face',
                     [0, $side, $w, $side + $gap],
@@ -126,13 +127,13 @@ final class MovementJoint extends FacetDetail
                     $at->of('joint-sealant'),
                 ),
             ]),
-            $this->laid(
+            Lay::piece(
                 'bent-metal',
                 $used->of('metal'),
                 PieceKind::Metal,
                 $at->of('bent-metal'),
                 [
-                    $this->patch(
+                    Lay::patch(
                         'bent-metal.face',
                         'face',
                         [0, $side - $leg, $w, $side + $gap + $leg],
@@ -151,13 +152,12 @@ final class MovementJoint extends FacetDetail
 
     protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow(
-            $s,
+        $s->demandBelow(
             'lap_mm',
             $s->mm('leg'),
             'the upper leg of the metal, so that the plane stops above the joint that moves',
         );
-        $this->demandBelow($s, 'leg_mm', $s->mm('side'), 'the wall below the joint');
-        $this->demandBelow($s, 'contact_mm', $s->mm('side'), 'the wall below the joint');
+        $s->demandBelow('leg_mm', $s->mm('side'), 'the wall below the joint');
+        $s->demandBelow('contact_mm', $s->mm('side'), 'the wall below the joint');
     }
 }

@@ -8,6 +8,7 @@ use Apron\Detail\Fold;
 use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
 use Apron\Drafting\Choices;
+use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Material\Material;
@@ -33,13 +34,13 @@ trait OnFoundation
 
     protected function foundationCoat(Sizes $s, Material $material, StepNumbers $at): Piece
     {
-        return $this->laid(
+        return Lay::piece(
             'foundation-coat',
             $material,
             PieceKind::Fluid,
             $at->of('foundation-coat'),
             [
-                $this->patch(
+                Lay::patch(
                     'foundation-coat.face',
                     'foundation',
                     [0, 0, $s->mm('length'), $s->mm('side')],

@@ -9,6 +9,7 @@ use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
@@ -52,13 +53,13 @@ final class OverhangingFoot extends FacetDetail
 
         return [
             $this->foundationCoat($s, $used->of('coat'), $at),
-            $this->laid(
+            Lay::piece(
                 'insect-screen',
                 $used->of('screen'),
                 PieceKind::Sheet,
                 $at->of('insect-screen'),
                 [
-                    $this->patch(
+                    Lay::patch(
                         'insect-screen.face',
                         'foundation',
                         [0, $side - $over, $w, $side],
@@ -71,14 +72,14 @@ final class OverhangingFoot extends FacetDetail
                 null,
                 false,
             ),
-            $this->laid(
+            Lay::piece(
                 'plane',
                 $used->of('sheet'),
                 PieceKind::Sheet,
                 $at->of('plane-overhang'),
                 [
-                    $this->patch('plane.wall', 'wall', [0, 0, $w, $side], ['p'], $at->of('plane-overhang')),
-                    $this->patch(
+                    Lay::patch('plane.wall', 'wall', [0, 0, $w, $side], ['p'], $at->of('plane-overhang')),
+                    Lay::patch(
                         'plane.foot',
                         'foundation',
                         [0, $side - $over, $w, $side],
@@ -93,6 +94,6 @@ final class OverhangingFoot extends FacetDetail
 
     protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'overhang_mm', $s->mm('side'), 'the foundation that is drawn');
+        $s->demandBelow('overhang_mm', $s->mm('side'), 'the foundation that is drawn');
     }
 }

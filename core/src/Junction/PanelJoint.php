@@ -12,6 +12,7 @@ use Apron\Detail\PieceRole;
 use Apron\Detail\Rect;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
@@ -88,13 +89,13 @@ final class PanelJoint extends FacetDetail
         return [
             ...$sealed
                 ? [
-                    $this->laid(
+                    Lay::piece(
                         'cavity-bead-left',
                         $used->of('bead'),
                         PieceKind::Sealant,
                         $at->of('cavities-sealed'),
                         [
-                            $this->patch(
+                            Lay::patch(
                                 'cavity-bead-left.foot',
                                 'foot',
                                 [-$w, $z0, -$half, $z1],
@@ -103,13 +104,13 @@ final class PanelJoint extends FacetDetail
                             ),
                         ],
                     ),
-                    $this->laid(
+                    Lay::piece(
                         'cavity-bead-right',
                         $used->of('bead'),
                         PieceKind::Sealant,
                         $at->of('cavities-sealed'),
                         [
-                            $this->patch(
+                            Lay::patch(
                                 'cavity-bead-right.foot',
                                 'foot',
                                 [$half, $z0, $w, $z1],
@@ -120,7 +121,7 @@ final class PanelJoint extends FacetDetail
                     ),
                 ]
                 : [],
-            $this->onFace(
+            Lay::onFace(
                 'panel-left',
                 $used->of('panel'),
                 PieceKind::Board,
@@ -128,7 +129,7 @@ final class PanelJoint extends FacetDetail
                 [-$w, 0, -$half, $h],
                 PieceRole::Plane,
             ),
-            $this->onFace(
+            Lay::onFace(
                 'panel-right',
                 $used->of('panel'),
                 PieceKind::Board,
@@ -136,7 +137,7 @@ final class PanelJoint extends FacetDetail
                 [$half, 0, $w, $h],
                 PieceRole::Plane,
             ),
-            $this->onFace(
+            Lay::onFace(
                 'panel-tape',
                 $used->of('tape'),
                 PieceKind::Tape,
@@ -150,16 +151,14 @@ final class PanelJoint extends FacetDetail
 
     protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'tape_mm', 2 * $s->mm('length'), 'the panels on both sides of the joint');
-        $this->demandBelow(
-            $s,
+        $s->demandBelow('tape_mm', 2 * $s->mm('length'), 'the panels on both sides of the joint');
+        $s->demandBelow(
             'gap_mm',
             $s->mm('tape') - 50,
             'so that the tape lies on both panels by 25 mm or more',
         );
-        $this->demandBelow($s, 'bead_mm', 2 * $s->mm('facer'), 'so that the bead stays on the edge of the panel');
-        $this->demandBelow(
-            $s,
+        $s->demandBelow('bead_mm', 2 * $s->mm('facer'), 'so that the bead stays on the edge of the panel');
+        $s->demandBelow(
             'facer_mm',
             $s->mm('panel') - $s->mm('cavity_gap') - $s->mm('bead'),
             'so that the gap and its bead lie within the panel',

@@ -10,6 +10,7 @@ use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
@@ -77,40 +78,40 @@ final class Parapet extends FacetDetail
         ];
 
         return [
-            $this->laid(
+            Lay::piece(
                 'wall-membrane',
                 $used->of('wall'),
                 PieceKind::Membrane,
                 $at->of('wall-to-parapet-top'),
-                [$this->patch('wall-membrane.wall', 'wall', [0, 0, $w, $side], [], $at->of('wall-to-parapet-top'))],
+                [Lay::patch('wall-membrane.wall', 'wall', [0, 0, $w, $side], [], $at->of('wall-to-parapet-top'))],
                 PieceRole::Plane,
             ),
-            $this->laid(
+            Lay::piece(
                 'roof-membrane',
                 $used->of('roof'),
                 PieceKind::Membrane,
                 $at->of('roof-upturn'),
                 [
-                    $this->patch('roof-membrane.roof', 'roof', [0, 0, $w, $side], ['r'], $at->of('roof-upturn')),
-                    $this->patch('roof-membrane.inner', 'inner', [0, 0, $w, $up], ['r'], $at->of('roof-upturn')),
+                    Lay::patch('roof-membrane.roof', 'roof', [0, 0, $w, $side], ['r'], $at->of('roof-upturn')),
+                    Lay::patch('roof-membrane.inner', 'inner', [0, 0, $w, $up], ['r'], $at->of('roof-upturn')),
                 ],
                 PieceRole::Plane,
             ),
-            $this->laid(
+            Lay::piece(
                 'cap-membrane',
                 $used->of('cap'),
                 PieceKind::Membrane,
                 $at->of('cap-membrane'),
                 [
-                    $this->patch('cap-membrane.top', 'top', [0, 0, $w, $t], ['c'], $at->of('cap-membrane')),
-                    $this->patch(
+                    Lay::patch('cap-membrane.top', 'top', [0, 0, $w, $t], ['c'], $at->of('cap-membrane')),
+                    Lay::patch(
                         'cap-membrane.inner',
                         'inner',
                         [0, $up - $lap, $w, $inner],
                         ['c'],
                         $at->of('cap-membrane'),
                     ),
-                    $this->patch(
+                    Lay::patch(
                         'cap-membrane.wall',
                         'wall',
                         [0, $side - $lap, $w, $side],
@@ -121,21 +122,21 @@ final class Parapet extends FacetDetail
                 null,
                 new CutSize($w, $t + $inner - $up + 2 * $lap),
             ),
-            $this->laid(
+            Lay::piece(
                 'coping',
                 $used->of('coping'),
                 PieceKind::Metal,
                 $at->of('coping'),
                 [
-                    $this->patch('coping.top', 'top', [0, 0, $w, $t], ['m'], $at->of('coping')),
-                    $this->patch(
+                    Lay::patch('coping.top', 'top', [0, 0, $w, $t], ['m'], $at->of('coping')),
+                    Lay::patch(
                         'coping.inner',
                         'inner',
                         [0, $inner - $s->mm('drip'), $w, $inner],
                         ['m'],
                         $at->of('coping'),
                     ),
-                    $this->patch(
+                    Lay::patch(
                         'coping.wall',
                         'wall',
                         [0, $side - $s->mm('drip'), $w, $side],
@@ -155,10 +156,9 @@ final class Parapet extends FacetDetail
 
     protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'upturn_mm', $s->mm('inner'), 'the inner side of the parapet');
-        $this->demandBelow($s, 'lap_mm', min($s->mm('upturn'), $s->mm('side')), 'the upturn of the roof membrane');
-        $this->demandBelow(
-            $s,
+        $s->demandBelow('upturn_mm', $s->mm('inner'), 'the inner side of the parapet');
+        $s->demandBelow('lap_mm', min($s->mm('upturn'), $s->mm('side')), 'the upturn of the roof membrane');
+        $s->demandBelow(
             'drip_mm',
             $s->mm('inner') - $s->mm('upturn') + $s->mm('lap'),
             'so that the coping ends on the cap membrane',

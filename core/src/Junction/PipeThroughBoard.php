@@ -14,6 +14,7 @@ use Apron\Detail\PieceRole;
 use Apron\Detail\Rect;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
@@ -165,14 +166,14 @@ final class PipeThroughBoard extends FacetDetail
         $cut = new CutSize($p + 2 * ($c + $s->mm('along_pipe')), $p + 2 * ($c + $s->mm('along_pipe')));
         // Where the pipe is flashed through, the wall above it comes down on that flashing, and only a strip of plane
         // is left to lap the collar.
-        $over = $this->patch(
+        $over = Lay::patch(
             'plane-above.sheathing',
             'sheathing',
             [-$half, $rim - $lap, $half, $top],
             ['f'],
             $at->of('plane-over-collar'),
         );
-        $sheet = fn (string $id, int $step, Patch ...$patches): Piece => $this->laid(
+        $sheet = fn (string $id, int $step, Patch ...$patches): Piece => Lay::piece(
             $id,
             $used->of('sheet'),
             PieceKind::Membrane,
@@ -186,7 +187,7 @@ final class PipeThroughBoard extends FacetDetail
             $sheet(
                 'plane-below',
                 $at->of('plane-to-pipe'),
-                $this->patch(
+                Lay::patch(
                     'plane-below.sheathing',
                     'sheathing',
                     [-$half, $up - $lap, $half, $rim],
@@ -194,12 +195,12 @@ final class PipeThroughBoard extends FacetDetail
                     $at->of('plane-to-pipe'),
                 ),
             ),
-            $this->laid(
+            Lay::piece(
                 'collar',
                 $used->of('collar'),
                 PieceKind::Formable,
                 $at->of('pipe-collar'),
-                [$this->patch('collar.sheathing', 'sheathing', $round, [], $at->of('pipe-collar'))],
+                [Lay::patch('collar.sheathing', 'sheathing', $round, [], $at->of('pipe-collar'))],
                 PieceRole::HeadFlashing,
                 $cut,
             ),
@@ -210,7 +211,7 @@ final class PipeThroughBoard extends FacetDetail
                 ...$flashed
                     ? []
                     : [
-                        $this->patch(
+                        Lay::patch(
                             'plane-above.above',
                             'above',
                             [-$half, 0, $half, $side],
@@ -219,12 +220,12 @@ final class PipeThroughBoard extends FacetDetail
                         ),
                     ],
             ),
-            $this->laid(
+            Lay::piece(
                 'boards',
                 $used->of('board'),
                 PieceKind::Board,
                 $at->of('boards-to-pipe'),
-                [$this->patch('boards.face', 'outer-face', [-$half, 0, $half, $top], [], $at->of('boards-to-pipe'))],
+                [Lay::patch('boards.face', 'outer-face', [-$half, 0, $half, $top], [], $at->of('boards-to-pipe'))],
                 null,
                 null,
                 null,
@@ -245,7 +246,7 @@ final class PipeThroughBoard extends FacetDetail
                     $sheet(
                         'course-above',
                         $at->of('sheet-over-upstand'),
-                        $this->patch(
+                        Lay::patch(
                             'course-above.above',
                             'above',
                             [-$half, $up - $lap, $half, $side],
@@ -255,12 +256,12 @@ final class PipeThroughBoard extends FacetDetail
                     ),
                 ]
                 : [
-                    $this->laid(
+                    Lay::piece(
                         'outer-collar',
                         $used->of('tape'),
                         PieceKind::Formable,
                         $at->of('pipe-taped-outside'),
-                        [$this->patch('outer-collar.face', 'outer-face', $round, [], $at->of('pipe-taped-outside'))],
+                        [Lay::patch('outer-collar.face', 'outer-face', $round, [], $at->of('pipe-taped-outside'))],
                         null,
                         $cut,
                         null,
@@ -293,14 +294,14 @@ final class PipeThroughBoard extends FacetDetail
         ];
 
         return [
-            $this->laid(
+            Lay::piece(
                 "$which-edge",
                 $used->of('edge'),
                 PieceKind::Metal,
                 $step,
                 [
-                    $this->patch("$which-edge.ledge", $ledge, [-$half, 0, $half, $metal], ['e'], $step),
-                    $this->patch(
+                    Lay::patch("$which-edge.ledge", $ledge, [-$half, 0, $half, $metal], ['e'], $step),
+                    Lay::patch(
                         "$which-edge.drip",
                         $outside,
                         [-$half, $down - $s->mm('drip'), $half, $down],
@@ -315,14 +316,14 @@ final class PipeThroughBoard extends FacetDetail
                 null,
                 false,
             ),
-            $this->laid(
+            Lay::piece(
                 "$which-membrane",
                 $used->of('membrane'),
                 PieceKind::Membrane,
                 $step + 1,
                 [
-                    $this->patch("$which-membrane.ledge", $ledge, [-$half, $from, $half, $slope], ['m'], $step + 1),
-                    $this->patch(
+                    Lay::patch("$which-membrane.ledge", $ledge, [-$half, $from, $half, $slope], ['m'], $step + 1),
+                    Lay::patch(
                         "$which-membrane.wall",
                         $wall,
                         [-$half, 0, $half, $s->mm('upstand')],
@@ -338,28 +339,24 @@ final class PipeThroughBoard extends FacetDetail
 
     protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'collar_mm', $s->mm('past_pipe'), 'the wall beside the pipe that is drawn');
-        $this->demandBelow(
-            $s,
+        $s->demandBelow('collar_mm', $s->mm('past_pipe'), 'the wall beside the pipe that is drawn');
+        $s->demandBelow(
             'lap_mm',
             min($s->mm('collar'), $s->mm('upstand')),
             'the collar and the upstand that the courses lap',
         );
-        $this->demandBelow(
-            $s,
+        $s->demandBelow(
             'hole_past_mm',
             $s->mm('collar') - $s->mm('lap'),
             'so that the collar laps the membrane all round',
         );
-        $this->demandBelow(
-            $s,
+        $s->demandBelow(
             'metal_mm',
             $this->slope($s),
             'the slope through the insulation: metal stays at its outer edge',
         );
-        $this->demandBelow($s, 'metal_lap_mm', $s->mm('metal') + 1, 'the metal that the membrane laps');
-        $this->demandBelow(
-            $s,
+        $s->demandBelow('metal_lap_mm', $s->mm('metal') + 1, 'the metal that the membrane laps');
+        $s->demandBelow(
             'upstand_mm',
             $s->mm('side') - $s->mm('collar'),
             'the wall below the collar, and above the pipe, that is drawn',

@@ -5,18 +5,23 @@ declare(strict_types=1);
 namespace Apron\Junction;
 
 use Apron\Detail\CutSize;
+use Apron\Detail\Penetration;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
+use Apron\Detail\Rect;
 use Apron\Drafting\Choices;
+use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
+use Apron\Trace\Outcome;
 
 /**
  * A duct or box through the wall: strips folded along it, sill, jambs, head, their corners filled with sealant, the
  * course above over the head strip.
  */
-final class RectangularPenetration extends RoundPenetration
+final class RectangularPenetration extends FacetDetail
 {
     public const NAME = 'rectangular-penetration';
 
@@ -27,14 +32,24 @@ final class RectangularPenetration extends RoundPenetration
         'strip_material' => 'flashing-formable',
     ];
 
-    protected function through(Sizes $s): array
+    /** Round the duct the water is held off by the strips' seal to it. */
+    public function worst(array $parameters = []): Outcome
     {
-        return [$s->mm('width'), $s->mm('height')];
+        return Outcome::ReliesOnSeal;
     }
 
-    protected function sealedToIt(): array
+    protected function facets(Sizes $s, Choices $chosen): array
     {
-        return ['strip-sill', 'strip-left', 'strip-right', 'strip-head'];
+        $m = $s->mm('margin');
+
+        return ['face' => [-$m, -$m, $s->mm('width') + $m, $s->mm('height') + $m]];
+    }
+
+    protected function penetrations(Sizes $s, Choices $chosen): array
+    {
+        $strips = ['strip-sill', 'strip-left', 'strip-right', 'strip-head'];
+
+        return [new Penetration('pipe', 'face', new Rect(0.0, 0.0, $s->mm('width'), $s->mm('height')), $strips)];
     }
 
     protected function does(Sizes $s, Choices $chosen): array
@@ -52,14 +67,14 @@ final class RectangularPenetration extends RoundPenetration
 
     protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
-        [$w, $h] = $this->through($s);
+        [$w, $h] = [$s->mm('width'), $s->mm('height')];
         [$c, $strip, $along, $over] = [$s->mm('collar'), $used->of('strip'), $s->mm('along_pipe'), $s->mm('lap')];
         $kind = PieceKind::Formable;
 
         return [
-            $this->below($s, $used->of('membrane'), $at),
+            RoundThrough::below($w, $h, $s, $used->of('membrane'), $at),
             // What is sealed to the duct is drawn straight over it, once.
-            $this->onFace(
+            Lay::onFace(
                 'strip-sill',
                 $strip,
                 $kind,
@@ -68,7 +83,7 @@ final class RectangularPenetration extends RoundPenetration
                 null,
                 new CutSize($w + 2 * $c, $c + $along),
             ),
-            $this->onFace(
+            Lay::onFace(
                 'strip-left',
                 $strip,
                 $kind,
@@ -77,7 +92,7 @@ final class RectangularPenetration extends RoundPenetration
                 null,
                 new CutSize($h + 2 * $over, $c + $along),
             ),
-            $this->onFace(
+            Lay::onFace(
                 'strip-right',
                 $strip,
                 $kind,
@@ -86,7 +101,7 @@ final class RectangularPenetration extends RoundPenetration
                 null,
                 new CutSize($h + 2 * $over, $c + $along),
             ),
-            $this->onFace(
+            Lay::onFace(
                 'strip-head',
                 $strip,
                 $kind,
@@ -95,15 +110,14 @@ final class RectangularPenetration extends RoundPenetration
                 PieceRole::HeadFlashing,
                 new CutSize($w + 2 * $c, $c + $along),
             ),
-            $this->above($s, $used->of('membrane'), 5, $h + $c),
+            RoundThrough::above($w, $h, $s, $used->of('membrane'), $at->of('plane-over-collar')),
         ];
     }
 
     protected function demandRoom(Sizes $s): void
     {
-        parent::demandRoom($s);
-        $this->demandBelow(
-            $s,
+        RoundThrough::demandRoom($s);
+        $s->demandBelow(
             'along_pipe_mm',
             $s->mm('height'),
             'the height of the duct that the head strip is folded onto',

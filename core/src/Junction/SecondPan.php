@@ -10,6 +10,7 @@ use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
@@ -69,20 +70,20 @@ final class SecondPan extends FacetDetail
         [$w, $side, $reveal, $sill] = [$s->mm('length'), $s->mm('side'), $s->mm('insulation'), $s->mm('sill')];
 
         return [
-            $this->laid(
+            Lay::piece(
                 'metal-edge',
                 $used->of('edge'),
                 PieceKind::Metal,
                 $at->of('reveal-metal-edge'),
                 [
-                    $this->patch(
+                    Lay::patch(
                         'metal-edge.reveal',
                         'reveal-sill',
                         [0, 0, $w, $s->mm('metal')],
                         ['e'],
                         $at->of('reveal-metal-edge'),
                     ),
-                    $this->patch(
+                    Lay::patch(
                         'metal-edge.drip',
                         'outer-face',
                         [0, $side - $s->mm('drip'), $w, $side],
@@ -97,32 +98,32 @@ final class SecondPan extends FacetDetail
                 null,
                 false,
             ),
-            $this->laid(
+            Lay::piece(
                 'second-pan',
                 $used->of('second'),
                 PieceKind::Membrane,
                 $at->of('second-pan'),
                 [
-                    $this->patch(
+                    Lay::patch(
                         'second-pan.reveal',
                         'reveal-sill',
                         [0, $s->mm('metal') - $s->mm('metal_lap'), $w, $reveal],
                         ['s'],
                         $at->of('second-pan'),
                     ),
-                    $this->patch('second-pan.sill', 'sill', [0, 0, $w, $sill / 2], ['s'], $at->of('second-pan')),
+                    Lay::patch('second-pan.sill', 'sill', [0, 0, $w, $sill / 2], ['s'], $at->of('second-pan')),
                 ],
                 null,
                 new CutSize($w, $reveal - $s->mm('metal') + $s->mm('metal_lap') + $sill / 2),
             ),
-            $this->laid(
+            Lay::piece(
                 'pan',
                 $used->of('pan'),
                 PieceKind::Formable,
                 $at->of('pan-over-second'),
                 [
-                    $this->patch('pan.sill', 'sill', [0, 0, $w, $sill], ['p'], $at->of('pan-over-second')),
-                    $this->patch(
+                    Lay::patch('pan.sill', 'sill', [0, 0, $w, $sill], ['p'], $at->of('pan-over-second')),
+                    Lay::patch(
                         'pan.over',
                         'reveal-sill',
                         [0, $reveal - $s->mm('over'), $w, $reveal],
@@ -138,13 +139,12 @@ final class SecondPan extends FacetDetail
 
     protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow(
-            $s,
+        $s->demandBelow(
             'metal_mm',
             $s->mm('insulation'),
             'the depth of the board: metal stays at its outer edge',
         );
-        $this->demandBelow($s, 'metal_lap_mm', $s->mm('metal') + 1, 'the metal that the second pan laps');
-        $this->demandBelow($s, 'over_mm', $s->mm('insulation'), 'the depth of the board');
+        $s->demandBelow('metal_lap_mm', $s->mm('metal') + 1, 'the metal that the second pan laps');
+        $s->demandBelow('over_mm', $s->mm('insulation'), 'the depth of the board');
     }
 }

@@ -9,6 +9,7 @@ use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
@@ -19,7 +20,7 @@ use Apron\Trace\Outcome;
  * from the sheathing over the gap onto the coated concrete, the plane down over the strip. The plane's foot is sealed
  * to the strip for air, or left open to drain.
  */
-class SheathingToFoundation extends FacetDetail
+final class SheathingToFoundation extends FacetDetail
 {
     use OnFoundation;
 
@@ -69,14 +70,14 @@ class SheathingToFoundation extends FacetDetail
 
         return [
             $this->foundationCoat($s, $used->of('coat'), $at),
-            $this->laid(
+            Lay::piece(
                 'foot-strip',
                 $used->of('strip'),
                 PieceKind::Membrane,
                 $strip,
                 [
-                    $this->patch('foot-strip.wall', 'wall', [0, 0, $w, $up], ['s'], $strip),
-                    $this->patch(
+                    Lay::patch('foot-strip.wall', 'wall', [0, 0, $w, $up], ['s'], $strip),
+                    Lay::patch(
                         'foot-strip.foundation',
                         'foundation',
                         [0, $side - $down, $w, $side],
@@ -87,12 +88,12 @@ class SheathingToFoundation extends FacetDetail
                 null,
                 new CutSize($w, $up + ($chosen->is('sheathing_foot', 'gap') ? $s->mm('gap') : 0.0) + $down),
             ),
-            $this->laid(
+            Lay::piece(
                 'plane',
                 $used->of('sheet'),
                 PieceKind::Sheet,
                 $foot,
-                [$this->patch('plane.wall', 'wall', [0, $up - $s->mm('lap'), $w, $side], [], $foot)],
+                [Lay::patch('plane.wall', 'wall', [0, $up - $s->mm('lap'), $w, $side], [], $foot)],
                 PieceRole::Plane,
                 null,
                 $edges,
@@ -102,8 +103,8 @@ class SheathingToFoundation extends FacetDetail
 
     protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'strip_up_mm', $s->mm('side'), 'the wall that is drawn');
-        $this->demandBelow($s, 'strip_down_mm', $s->mm('side'), 'the foundation that is drawn');
-        $this->demandBelow($s, 'lap_mm', $s->mm('strip_up'), 'the strip on the wall');
+        $s->demandBelow('strip_up_mm', $s->mm('side'), 'the wall that is drawn');
+        $s->demandBelow('strip_down_mm', $s->mm('side'), 'the foundation that is drawn');
+        $s->demandBelow('lap_mm', $s->mm('strip_up'), 'the strip on the wall');
     }
 }

@@ -11,6 +11,7 @@ use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
@@ -73,13 +74,13 @@ final class SillPlate extends FacetDetail
         $on = (int) $at->firstOf('plate-gaskets', 'plate-shield');
         $under = $chosen->is('on', 'gaskets')
             ? array_map(
-                fn (int $i) => $this->laid(
+                fn (int $i) => Lay::piece(
                     "gasket-$i",
                     $used->of('gasket'),
                     PieceKind::Tape,
                     $on,
                     [
-                        $this->patch(
+                        Lay::patch(
                             "gasket-$i.plate",
                             'plate',
                             $i === 1 ? [0, 0, $w, $plate / 3] : [0, ($plate * 2) / 3, $w, $plate],
@@ -94,14 +95,14 @@ final class SillPlate extends FacetDetail
                 [1, 2],
             )
             : [
-                $this->laid(
+                Lay::piece(
                     'shield',
                     $used->of('shield'),
                     PieceKind::Metal,
                     $on,
                     [
-                        $this->patch('shield.plate', 'plate', [0, 0, $w, $plate], ['s'], $on),
-                        $this->patch(
+                        Lay::patch('shield.plate', 'plate', [0, 0, $w, $plate], ['s'], $on),
+                        Lay::patch(
                             'shield.drip',
                             'foundation',
                             [0, $side - $drip, $w, $side],
@@ -121,14 +122,14 @@ final class SillPlate extends FacetDetail
         return [
             $this->foundationCoat($s, $used->of('coat'), $at),
             ...$under,
-            $this->laid(
+            Lay::piece(
                 'plane',
                 $used->of('sheet'),
                 PieceKind::Sheet,
                 $at->of('plane-overhang'),
                 [
-                    $this->patch('plane.wall', 'wall', [0, 0, $w, $side], ['p'], $at->of('plane-overhang')),
-                    $this->patch(
+                    Lay::patch('plane.wall', 'wall', [0, 0, $w, $side], ['p'], $at->of('plane-overhang')),
+                    Lay::patch(
                         'plane.foot',
                         'foundation',
                         [0, $side - $over, $w, $side],
@@ -143,7 +144,7 @@ final class SillPlate extends FacetDetail
 
     protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'overhang_mm', $s->mm('side'), 'the foundation that is drawn');
-        $this->demandBelow($s, 'drip_mm', $s->mm('side'), 'the foundation that is drawn');
+        $s->demandBelow('overhang_mm', $s->mm('side'), 'the foundation that is drawn');
+        $s->demandBelow('drip_mm', $s->mm('side'), 'the foundation that is drawn');
     }
 }

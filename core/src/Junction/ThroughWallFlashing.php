@@ -10,6 +10,7 @@ use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
@@ -74,20 +75,20 @@ final class ThroughWallFlashing extends FacetDetail
         [$w, $side, $slope] = [$s->mm('length'), $s->mm('side'), $this->slope($s)];
 
         return [
-            $this->laid(
+            Lay::piece(
                 'metal-edge',
                 $used->of('edge'),
                 PieceKind::Metal,
                 $at->of('metal-edge'),
                 [
-                    $this->patch(
+                    Lay::patch(
                         'metal-edge.ledge',
                         'ledge',
                         [0, 0, $w, $s->mm('metal')],
                         ['e'],
                         $at->of('metal-edge'),
                     ),
-                    $this->patch(
+                    Lay::patch(
                         'metal-edge.drip',
                         'outer-face',
                         [0, $side - $s->mm('drip'), $w, $side],
@@ -102,20 +103,20 @@ final class ThroughWallFlashing extends FacetDetail
                 null,
                 false,
             ),
-            $this->laid(
+            Lay::piece(
                 'ledge-membrane',
                 $used->of('membrane'),
                 PieceKind::Membrane,
                 $at->of('ledge-membrane'),
                 [
-                    $this->patch(
+                    Lay::patch(
                         'ledge-membrane.ledge',
                         'ledge',
                         [0, $s->mm('metal') - $s->mm('metal_lap'), $w, $slope],
                         ['m'],
                         $at->of('ledge-membrane'),
                     ),
-                    $this->patch(
+                    Lay::patch(
                         'ledge-membrane.sheathing',
                         'sheathing',
                         [0, 0, $w, $s->mm('upstand')],
@@ -126,13 +127,13 @@ final class ThroughWallFlashing extends FacetDetail
                 PieceRole::HeadFlashing,
                 new CutSize($w, $slope - $s->mm('metal') + $s->mm('metal_lap') + $s->mm('upstand')),
             ),
-            $this->laid(
+            Lay::piece(
                 'sheet',
                 $used->of('sheet'),
                 PieceKind::Sheet,
                 $at->of('sheet-over-upstand'),
                 [
-                    $this->patch(
+                    Lay::patch(
                         'sheet.sheathing',
                         'sheathing',
                         [0, $s->mm('upstand') - $s->mm('lap'), $w, $side],
@@ -147,14 +148,13 @@ final class ThroughWallFlashing extends FacetDetail
 
     protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow(
-            $s,
+        $s->demandBelow(
             'metal_mm',
             $this->slope($s),
             'the slope through the insulation: metal stays at its outer edge',
         );
-        $this->demandBelow($s, 'metal_lap_mm', $s->mm('metal') + 1, 'the metal that the membrane laps');
-        $this->demandBelow($s, 'lap_mm', $s->mm('upstand'), 'the upstand on the sheathing');
-        $this->demandBelow($s, 'upstand_mm', $s->mm('side'), 'the sheathing that is drawn');
+        $s->demandBelow('metal_lap_mm', $s->mm('metal') + 1, 'the metal that the membrane laps');
+        $s->demandBelow('lap_mm', $s->mm('upstand'), 'the upstand on the sheathing');
+        $s->demandBelow('upstand_mm', $s->mm('side'), 'the sheathing that is drawn');
     }
 }

@@ -9,6 +9,7 @@ use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
@@ -66,8 +67,8 @@ final class WallCorner extends FacetDetail
         $kind = ['fluid' => PieceKind::Fluid, 'tape' => PieceKind::Membrane, 'moulded' => PieceKind::Moulded][
             $chosen->of('dressed_with')
         ];
-        $bead = fn () => $this->laid('corner-bead', $used->of('bead'), PieceKind::Sealant, $at->of('corner-bead'), [
-            $this->patch(
+        $bead = fn () => Lay::piece('corner-bead', $used->of('bead'), PieceKind::Sealant, $at->of('corner-bead'), [
+            Lay::patch(
                 'corner-bead.face',
                 'face',
                 [-2 * $s->mm('bond_breaker_past'), 0, 2 * $s->mm('bond_breaker_past'), $h],
@@ -78,29 +79,29 @@ final class WallCorner extends FacetDetail
 
         return [
             ...$inside ? [$bead()] : [],
-            $this->laid(
+            Lay::piece(
                 'corner-strip',
                 $used->of($chosen->of('dressed_with')),
                 $kind,
                 $strip,
-                [$this->patch('corner-strip.face', 'face', [-$leg, 0, $leg, $h], [], $strip)],
+                [Lay::patch('corner-strip.face', 'face', [-$leg, 0, $leg, $h], [], $strip)],
                 null,
                 $kind === PieceKind::Fluid ? null : new CutSize($h, 2 * $leg),
             ),
-            $this->laid(
+            Lay::piece(
                 'plane-left',
                 $used->of('membrane'),
                 PieceKind::Membrane,
                 $to,
-                [$this->patch('plane-left.face', 'face', [-$side, 0, $wrap, $h], [], $to)],
+                [Lay::patch('plane-left.face', 'face', [-$side, 0, $wrap, $h], [], $to)],
                 PieceRole::Plane,
             ),
-            $this->laid(
+            Lay::piece(
                 'plane-right',
                 $used->of('membrane'),
                 PieceKind::Membrane,
                 $round,
-                [$this->patch('plane-right.face', 'face', [0, 0, $side, $h], [], $round)],
+                [Lay::patch('plane-right.face', 'face', [0, 0, $side, $h], [], $round)],
                 PieceRole::Plane,
             ),
         ];
@@ -108,8 +109,8 @@ final class WallCorner extends FacetDetail
 
     protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'leg_mm', $s->mm('side'), 'the wall beside the corner that is drawn');
-        $this->demandBelow($s, 'wrap_mm', $s->mm('side'), 'the wall beside the corner that is drawn');
-        $this->demandBelow($s, 'bond_breaker_past_mm', $s->mm('leg') / 2, 'so that the bead lies under the strip');
+        $s->demandBelow('leg_mm', $s->mm('side'), 'the wall beside the corner that is drawn');
+        $s->demandBelow('wrap_mm', $s->mm('side'), 'the wall beside the corner that is drawn');
+        $s->demandBelow('bond_breaker_past_mm', $s->mm('leg') / 2, 'so that the bead lies under the strip');
     }
 }

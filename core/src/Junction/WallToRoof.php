@@ -12,6 +12,7 @@ use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
@@ -76,18 +77,18 @@ final class WallToRoof extends FacetDetail
             $at->of('sheet-under-fold'),
             'roof-membrane',
             new Edges,
-            [$this->patch("$id.face", 'wall', [0, 0, $w, $v1], [], $at->of('sheet-under-fold'))],
+            [Lay::patch("$id.face", 'wall', [0, 0, $w, $v1], [], $at->of('sheet-under-fold'))],
             null,
         );
 
         return [
-            $this->laid(
+            Lay::piece(
                 'wall-top-strip',
                 $used->of('strip'),
                 PieceKind::Membrane,
                 $at->of('wall-top-strip'),
                 [
-                    $this->patch(
+                    Lay::patch(
                         'wall-top-strip.face',
                         'wall',
                         [0, $top - $s->mm('strip'), $w, $top],
@@ -98,20 +99,20 @@ final class WallToRoof extends FacetDetail
                 null,
                 new CutSize($w, $s->mm('strip')),
             ),
-            $this->laid(
+            Lay::piece(
                 'roof-membrane',
                 $used->of('roof'),
                 PieceKind::Membrane,
                 $at->of('roof-folded-down'),
                 [
-                    $this->patch(
+                    Lay::patch(
                         'roof-membrane.roof',
                         'roof',
                         [0, 0, $w, $side],
                         ['r'],
                         $at->of('roof-folded-down'),
                     ),
-                    $this->patch(
+                    Lay::patch(
                         'roof-membrane.wall',
                         'wall',
                         [0, $top - $s->mm('down'), $w, $top],
@@ -128,7 +129,7 @@ final class WallToRoof extends FacetDetail
 
     protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'lap_mm', $s->mm('down'), 'what the roof membrane is folded down');
-        $this->demandBelow($s, 'down_mm', min($s->mm('strip') + 1, $s->mm('side')), 'so that it ends on the strip');
+        $s->demandBelow('lap_mm', $s->mm('down'), 'what the roof membrane is folded down');
+        $s->demandBelow('down_mm', min($s->mm('strip') + 1, $s->mm('side')), 'so that it ends on the strip');
     }
 }

@@ -28,53 +28,18 @@ use Apron\Junction\ThroughWallFlashing;
 use Apron\Junction\WallCorner;
 use Apron\Junction\WallToRoof;
 use Apron\Material\Materials;
-use Apron\Opening\DoorWithFlushThreshold;
-use Apron\Opening\DressedOpening;
-use Apron\Opening\FlangedUnitInFacedSheathing;
-use Apron\Opening\FlangedUnitInFastenedSheet;
-use Apron\Opening\FlangedUnitInFlappedPanels;
-use Apron\Opening\FlangedUnitInFluid;
-use Apron\Opening\FlangedUnitInSelfAdhered;
-use Apron\Opening\FlangedUnitInTapedInsulation;
-use Apron\Opening\FlangedUnitInTwoPlanes;
-use Apron\Opening\FlangedUnitOverUnderSillSheet;
-use Apron\Opening\RoundUnit;
-use Apron\Opening\StrappedUnitInFastenedSheet;
-use Apron\Opening\StrappedUnitInFluid;
-use Apron\Opening\StrappedUnitInSelfAdhered;
-use Apron\Opening\ThreeStageJoint;
-use Apron\Opening\TriangularUnit;
-use Apron\Opening\UnitInBuck;
-use Apron\Opening\UnitInSolidWall;
-use Apron\Opening\UnitInTwoPlanes;
+use Apron\Opening\ComposedOpening;
+use Apron\Opening\Presets;
+use Apron\Opening\RoundOutline;
+use Apron\Opening\ShapedUnit;
+use Apron\Opening\TriangularOutline;
 use Apron\Quantity\UnitSystem;
 use Apron\Rules\Schools;
 
 /** Every way of dressing an opening that is built, and every other detail. */
 final class Methods
 {
-    private const OPENINGS = [
-        FlangedUnitInFastenedSheet::class,
-        FlangedUnitOverUnderSillSheet::class,
-        FlangedUnitInSelfAdhered::class,
-        FlangedUnitInFluid::class,
-        FlangedUnitInFacedSheathing::class,
-        FlangedUnitInTapedInsulation::class,
-        FlangedUnitInFlappedPanels::class,
-        StrappedUnitInFastenedSheet::class,
-        StrappedUnitInSelfAdhered::class,
-        StrappedUnitInFluid::class,
-        ThreeStageJoint::class,
-        UnitInBuck::class,
-        UnitInSolidWall::class,
-        DoorWithFlushThreshold::class,
-        UnitInTwoPlanes::class,
-        FlangedUnitInTwoPlanes::class,
-    ];
-
     private const JOINTS = [
-        RoundUnit::class,
-        TriangularUnit::class,
         RoundPenetration::class,
         RectangularPenetration::class,
         WallCorner::class,
@@ -102,7 +67,11 @@ final class Methods
         /** @var array<string, Generator> $all */
         static $all = [];
         if ($all === []) {
-            foreach ([...self::OPENINGS, ...self::JOINTS] as $class) {
+            $all = Presets::all();
+            foreach ([new RoundOutline, new TriangularOutline] as $outline) {
+                $all[$outline->name()] = new ShapedUnit($outline);
+            }
+            foreach (self::JOINTS as $class) {
                 $all[$class::NAME] = new $class;
             }
         }
@@ -113,11 +82,7 @@ final class Methods
     /** @return list<string> the names of those that dress an opening */
     public static function openings(): array
     {
-        return array_map(fn (string $class): string => $class::NAME, [
-            ...self::OPENINGS,
-            RoundUnit::class,
-            TriangularUnit::class,
-        ]);
+        return [...array_keys(Presets::all()), (new RoundOutline)->name(), (new TriangularOutline)->name()];
     }
 
     /**
@@ -136,29 +101,20 @@ final class Methods
         array $stated = [],
         UnitSystem $units = UnitSystem::SI,
     ): array {
-        $takes = array_column($generator->parameters(), 'of', 'name');
-        $settled =
-            isset($takes['head_of_water_mm']) && $headOfWater !== null ? ['head_of_water_mm' => $headOfWater] : [];
-        foreach ($schools as $question => $answer) {
-            $name = str_replace('-', '_', $question);
-            if (in_array($answer, $takes[$name] ?? [], true)) {
-                $settled[$name] = $answer;
-            }
-            // They speak of flashing an opening: a strip elsewhere may be another thing.
-            $settled +=
-                $generator instanceof DressedOpening
-                    ? array_intersect_key(Schools::materials($question, $answer), $takes)
-                    : [];
+        $settled = self::ofSchools($generator, $schools, $stated);
+        $parameters = $generator->parameters($stated + $settled);
+        $usual = array_column($parameters, 'value', 'name');
+        if (array_key_exists('head_of_water_mm', $usual) && $headOfWater !== null) {
+            $settled['head_of_water_mm'] = $headOfWater;
         }
-        $usual = array_column($generator->parameters(), 'value', 'name');
         [$depth, $frame] = [
             $stated['depth_mm'] ?? null,
             $stated['frame_depth_mm'] ?? ($usual['frame_depth_mm'] ?? null),
         ];
         // Behind a board of its own the unit stays at the sheathing.
         if (
-            isset($takes['setback_mm'], $schools['unit-depth']) &&
-            ! isset($takes['insulation_mm']) &&
+            isset($usual['setback_mm'], $schools['unit-depth']) &&
+            ! isset($usual['insulation_mm']) &&
             is_float($depth) &&
             is_float($frame)
         ) {
@@ -166,7 +122,49 @@ final class Methods
             $settled += $setback === null ? [] : ['setback_mm' => $setback];
         }
 
-        return $settled + ($units === UnitSystem::US ? $generator->inInches() : []);
+        return $settled + ($units === UnitSystem::US ? $generator->inInches($stated + $settled) : []);
+    }
+
+    /**
+     * The choices and materials that follow from the schools: a choice where the method's own answer is one of the
+     * school's, so that no buck comes into an opening that has none.
+     *
+     * @param  array<string, string>  $schools
+     * @param  array<string, float|string>  $stated
+     * @return array<string, string>
+     */
+    private static function ofSchools(Generator $generator, array $schools, array $stated): array
+    {
+        $settled = [];
+        foreach ($schools as $question => $answer) {
+            $name = str_replace('-', '_', $question);
+            $takes = array_column($generator->parameters($stated + $settled), 'of', 'name');
+            $usual = array_column($generator->parameters(), 'value', 'name')[$name] ?? null;
+            $answers = is_string($usual) ? array_column(self::answersOf($question), 'value') : [];
+            $asked = ! isset($stated[$name]) && in_array($usual, $answers, true);
+            if ($asked && in_array($answer, $takes[$name] ?? [], true)) {
+                $settled[$name] = $answer;
+            }
+            // They speak of flashing an opening: a strip elsewhere may be another thing.
+            $settled +=
+                $generator instanceof ComposedOpening
+                    ? array_intersect_key(Schools::materials($question, $answer), $takes)
+                    : [];
+        }
+
+        return $settled;
+    }
+
+    /** @return list<array{value: string, title: string}> what a school may be answered with */
+    private static function answersOf(string $question): array
+    {
+        foreach (Schools::all() as $school) {
+            if ($school['question'] === $question) {
+                return $school['of'];
+            }
+        }
+
+        return [];
     }
 
     /**
@@ -185,7 +183,7 @@ final class Methods
         Brief $brief,
         Materials $materials,
     ): Detail {
-        $method ??= FlangedUnitInFastenedSheet::NAME;
+        $method ??= Presets::USUAL;
         $generator = self::named($method) ?? throw new CannotGenerate('generator', $method, 'a method there is');
         $settled = self::settled($generator, $brief->schools, $brief->headOfWater(), $given, $brief->units);
 

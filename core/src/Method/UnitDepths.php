@@ -7,7 +7,6 @@ namespace Apron\Method;
 use Apron\Detail\Detail;
 use Apron\Drafting\CannotGenerate;
 use Apron\Material\Materials;
-use Apron\Opening\StrappedUnitInSelfAdhered;
 use Apron\Trace\Check\AirLine;
 use Apron\Trace\DetailAssessment;
 
@@ -34,7 +33,7 @@ final class UnitDepths
         array $parameters,
         float $insulation,
         Materials $materials,
-        string $generator = StrappedUnitInSelfAdhered::NAME,
+        string $generator = 'strapped-unit-in-self-adhered',
     ): array {
         $method =
             Methods::named($generator) ??

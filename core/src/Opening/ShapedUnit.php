@@ -12,6 +12,7 @@ use Apron\Detail\PieceRole;
 use Apron\Drafting\CannotGenerate;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
+use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
@@ -23,7 +24,7 @@ use Apron\Trace\Outcome;
  * has no flat facets: no pan is modelled there and what leaks at the unit is not followed; only a rectangular opening
  * framed behind it, dressed as such, has one.
  */
-abstract class ShapedUnit extends FacetDetail
+final class ShapedUnit extends FacetDetail
 {
     protected const MATERIALS = [
         'membrane_material' => 'membrane-permeable',
@@ -31,25 +32,20 @@ abstract class ShapedUnit extends FacetDetail
         'unit_material' => 'window-unit',
     ];
 
+    public function __construct(private readonly Outline $outline)
+    {
+        parent::__construct($outline->name(), $outline->extents());
+    }
+
     /** On the shoulders, which no course can lap over, the flashing relies on its bond. */
     public function worst(array $parameters = []): Outcome
     {
         return Outcome::ReliesOnBond;
     }
 
-    /**
-     * Width and height of the outline, and the level up to which it only widens.
-     *
-     * @return array{float, float, float}
-     */
-    abstract protected function outline(Sizes $s): array;
-
-    /** Half the width of the outline at a level, `out` mm outside of it; 0 where there is none. */
-    abstract protected function half(Sizes $s, float $v, float $out): float;
-
     protected function facets(Sizes $s, Choices $chosen): array
     {
-        [$w, $h] = $this->outline($s);
+        [$w, $h] = $this->outline->size($s);
         $m = $s->mm('margin');
 
         return ['face' => [-$m, -$m, $w + $m, $h + $m]];
@@ -69,7 +65,7 @@ abstract class ShapedUnit extends FacetDetail
 
     protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
-        [$w, $h, $widest] = $this->outline($s);
+        [$w, $h, $widest] = $this->outline->size($s);
         [$m, $ring, $flange, $lap] = [
             $s->mm('margin'),
             $s->mm('ring'),
@@ -77,18 +73,18 @@ abstract class ShapedUnit extends FacetDetail
             $s->mm('lap'),
         ];
         $beside = [
-            $this->patch('plane-below.below', 'face', [-$m, -$m, $w + $m, 0], ['f'], $at->of('plane-round-outline')),
+            Lay::patch('plane-below.below', 'face', [-$m, -$m, $w + $m, 0], ['f'], $at->of('plane-round-outline')),
         ];
         foreach ($this->courses($s, 0, $h) as $i => [$v0, $v1]) {
-            $in = max($this->half($s, $v0, 0), $this->half($s, $v1, 0));
-            $beside[] = $this->patch(
+            $in = max($this->outline->half($s, $v0, 0), $this->outline->half($s, $v1, 0));
+            $beside[] = Lay::patch(
                 "plane-below.left-$i",
                 'face',
                 [-$m, $v0, $w / 2 - $in, $v1],
                 ['f'],
                 $at->of('plane-round-outline'),
             );
-            $beside[] = $this->patch(
+            $beside[] = Lay::patch(
                 "plane-below.right-$i",
                 'face',
                 [$w / 2 + $in, $v0, $w + $m, $v1],
@@ -97,7 +93,7 @@ abstract class ShapedUnit extends FacetDetail
             );
         }
         $top = $h + $ring;
-        $beside[] = $this->patch(
+        $beside[] = Lay::patch(
             'plane-below.above',
             'face',
             [-$m, $h, $w + $m, $top],
@@ -112,9 +108,9 @@ abstract class ShapedUnit extends FacetDetail
         ]);
         $unit = [];
         foreach ($this->courses($s, -$flange, $h + $flange) as $i => [$v0, $v1]) {
-            $out = max($this->half($s, $v0, $flange), $this->half($s, $v1, $flange));
+            $out = max($this->outline->half($s, $v0, $flange), $this->outline->half($s, $v1, $flange));
             if ($out > 0) {
-                $unit[] = $this->patch(
+                $unit[] = Lay::patch(
                     "unit.$i",
                     'face',
                     [$w / 2 - $out, $v0, $w / 2 + $out, $v1],
@@ -125,7 +121,7 @@ abstract class ShapedUnit extends FacetDetail
         }
 
         return [
-            $this->laid(
+            Lay::piece(
                 'plane-below',
                 $used->of('membrane'),
                 PieceKind::Membrane,
@@ -133,14 +129,14 @@ abstract class ShapedUnit extends FacetDetail
                 $beside,
                 PieceRole::Plane,
             ),
-            $this->laid(
+            Lay::piece(
                 'ring-below',
                 $used->of('ring'),
                 PieceKind::Formable,
                 $at->of('ring-below'),
                 $this->ring($s, 'ring-below', -$ring, max($widest, 0.0), 0.0, 2),
             ),
-            $this->laid(
+            Lay::piece(
                 'unit',
                 $used->of('unit'),
                 PieceKind::Unit,
@@ -150,7 +146,7 @@ abstract class ShapedUnit extends FacetDetail
                 null,
                 $held,
             ),
-            $this->laid(
+            Lay::piece(
                 'ring-above',
                 $used->of('ring'),
                 PieceKind::Formable,
@@ -158,13 +154,13 @@ abstract class ShapedUnit extends FacetDetail
                 $this->ring($s, 'ring-above', max(0.0, $widest - $lap), $top, $s->mm('clearance'), 4),
                 PieceRole::HeadFlashing,
             ),
-            $this->laid(
+            Lay::piece(
                 'course-above',
                 $used->of('membrane'),
                 PieceKind::Membrane,
                 $at->of('course-over-crown'),
                 [
-                    $this->patch(
+                    Lay::patch(
                         'course-above.face',
                         'face',
                         [-$m, $top - $lap, $w + $m, $h + $m],
@@ -184,26 +180,26 @@ abstract class ShapedUnit extends FacetDetail
      */
     private function ring(Sizes $s, string $id, float $from, float $to, float $in, int $step): array
     {
-        [$w] = $this->outline($s);
+        [$w] = $this->outline->size($s);
         $patches = [];
         foreach ($this->courses($s, $from, $to) as $i => [$v0, $v1]) {
-            $out = max($this->half($s, $v0, $s->mm('ring')), $this->half($s, $v1, $s->mm('ring')));
+            $out = max($this->outline->half($s, $v0, $s->mm('ring')), $this->outline->half($s, $v1, $s->mm('ring')));
             // Inward to where the step is narrowest, so that no step of the ring only meets one of the unit.
-            $inner = min($this->half($s, $v0, -$in), $this->half($s, $v1, -$in));
+            $inner = min($this->outline->half($s, $v0, -$in), $this->outline->half($s, $v1, -$in));
             if ($out <= 0) {
                 continue;
             }
             if ($inner <= 0) {
-                $patches[] = $this->patch("$id.$i", 'face', [$w / 2 - $out, $v0, $w / 2 + $out, $v1], ['r'], $step);
+                $patches[] = Lay::patch("$id.$i", 'face', [$w / 2 - $out, $v0, $w / 2 + $out, $v1], ['r'], $step);
             } else {
-                $patches[] = $this->patch(
+                $patches[] = Lay::patch(
                     "$id.left-$i",
                     'face',
                     [$w / 2 - $out, $v0, $w / 2 - $inner, $v1],
                     ['r'],
                     $step,
                 );
-                $patches[] = $this->patch(
+                $patches[] = Lay::patch(
                     "$id.right-$i",
                     'face',
                     [$w / 2 + $inner, $v0, $w / 2 + $out, $v1],
@@ -223,7 +219,7 @@ abstract class ShapedUnit extends FacetDetail
      */
     private function courses(Sizes $s, float $from, float $to): array
     {
-        [, $h, $widest] = $this->outline($s);
+        [, $h, $widest] = $this->outline->size($s);
         $flange = $s->mm('flange') - $s->mm('clearance');
         $levels = [
             -$s->mm('ring'),
@@ -254,11 +250,10 @@ abstract class ShapedUnit extends FacetDetail
 
     protected function demandRoom(Sizes $s): void
     {
-        $this->demandBelow($s, 'ring_mm', $s->mm('margin'), 'the wall round the unit that is drawn');
-        $this->demandBelow($s, 'clearance_mm', $s->mm('flange'), 'the flange, which must lie on the face');
-        $this->demandBelow($s, 'flange_mm', $s->mm('ring'), 'so that the ring reaches the wall past it');
-        $this->demandBelow(
-            $s,
+        $s->demandBelow('ring_mm', $s->mm('margin'), 'the wall round the unit that is drawn');
+        $s->demandBelow('clearance_mm', $s->mm('flange'), 'the flange, which must lie on the face');
+        $s->demandBelow('flange_mm', $s->mm('ring'), 'so that the ring reaches the wall past it');
+        $s->demandBelow(
             'lap_mm',
             $s->mm('ring') - $s->mm('flange') + $s->mm('clearance'),
             'so that the course above stops over the flange',

@@ -107,6 +107,12 @@ final class Words
         return isset($this->texts[$code]);
     }
 
+    /** An answer to a choice: by its own words where the same word means another thing elsewhere. */
+    public function answer(string $choice, string $answer): string
+    {
+        return $this->lists['choice']["$choice.$answer"] ?? $this->listed('choice', $answer);
+    }
+
     public function listed(string $list, string $entry): string
     {
         // Several of a kind are numbered: the second of two covers is `mullion-cover-2`.

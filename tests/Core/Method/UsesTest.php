@@ -12,7 +12,17 @@ use Apron\Method\Methods;
 it('says of every place of every method what can be there, by families that there are, and of no other place', function () {
     $places = [];
     foreach (Methods::all() as $method) {
-        foreach ($method->parameters() as $parameter) {
+        // With each choice given otherwise, for a choice brings its own materials.
+        $asked = $method->parameters();
+        foreach ($asked as $choice) {
+            foreach ($choice['kind'] === 'choice' ? $choice['of'] : [] as $answer) {
+                array_push($asked, ...$method->parameters([$choice['name'] => $answer]));
+            }
+        }
+        if ($method->name() === 'flanged-unit-in-fastened-sheet') {
+            array_push($asked, ...$method->parameters(['first' => 'opening', 'dressing' => 'sheet-strips']));
+        }
+        foreach ($asked as $parameter) {
             if ($parameter['kind'] === 'material') {
                 $places[$parameter['name']] = true;
                 expect(Uses::takes($parameter['name'], (new Catalogue)->find($parameter['value'])))->toBeTrue(

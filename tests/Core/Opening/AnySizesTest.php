@@ -11,16 +11,34 @@ use Apron\Material\Catalogue;
 use Apron\Material\Materials;
 use Apron\Method\Methods;
 
+/** An answer for every choice, one after the other, each out of what the ones before it leave open. */
+function answeredWildly(string $name): array
+{
+    $answers = [];
+    do {
+        $open = array_filter(
+            Methods::named($name)->parameters($answers),
+            fn (array $p): bool => $p['kind'] === 'choice' && ! isset($answers[$p['name']]),
+        );
+        foreach (array_slice($open, 0, 1) as $p) {
+            $answers[$p['name']] = $p['of'][mt_rand(0, count($p['of']) - 1)];
+        }
+    } while ($open !== []);
+
+    // An answer may take away the question of one before it.
+    $asked = array_column(Methods::named($name)->parameters($answers), 'name');
+
+    return array_intersect_key($answers, array_flip($asked));
+}
+
 /** Sizes and figures drawn wildly: most as they are, some far too small or too large, a few of nothing. */
 function wildly(string $name, int $seed): array
 {
     mt_srand($seed * 7919 + crc32($name));
-    $parameters = [];
-    foreach (Methods::named($name)->parameters() as $p) {
+    $parameters = answeredWildly($name);
+    foreach (Methods::named($name)->parameters($parameters) as $p) {
         if ($p['kind'] === 'size') {
             $parameters[$p['name']] = (float) mt_rand((int) $p['least'], (int) $p['most']);
-        } elseif ($p['kind'] === 'choice') {
-            $parameters[$p['name']] = $p['of'][mt_rand(0, count($p['of']) - 1)];
         } elseif ($p['kind'] === 'figure' && mt_rand(0, 3) === 0) {
             $parameters[$p['name']] = round($p['value'] * [0.0, 0.05, 0.5, 2.0, 5.0, 40.0][mt_rand(0, 5)], 1);
         }

@@ -9,11 +9,16 @@ use Apron\Drafting\CannotGenerate;
 use Apron\Json\Node;
 use Apron\Material\Catalogue;
 use Apron\Material\Materials;
-use Apron\Opening\FlangedUnitInFastenedSheet;
+use Apron\Opening\Presets;
 
 function opening(array $parameters): Apron\Detail\Detail
 {
-    return (new FlangedUnitInFastenedSheet)->make('o', 'O', $parameters, new Materials([], new Catalogue));
+    return Presets::all()['flanged-unit-in-fastened-sheet']->make(
+        'o',
+        'O',
+        $parameters,
+        new Materials([], new Catalogue),
+    );
 }
 
 // Thirty sizes; everything expected below is worked out here from the carpenter's rules, not from the generator's

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use Apron\Material\Catalogue;
 use Apron\Material\Materials;
-use Apron\Opening\FlangedUnitInFastenedSheet;
+use Apron\Opening\Presets;
 use Apron\Project\Assessment;
 use Apron\Project\ProjectFormat;
 use Apron\Quantity\UnitSystem;
@@ -47,7 +47,7 @@ function generatedProject(int $seed): array
         ],
         range(1, 4),
     );
-    $detail = (new FlangedUnitInFastenedSheet)->make(
+    $detail = Presets::all()['flanged-unit-in-fastened-sheet']->make(
         'o1',
         'O',
         ['width_mm' => mt_rand(400, 3000), 'height_mm' => mt_rand(400, 2500) + 0.5, 'depth_mm' => mt_rand(90, 300)],
@@ -79,7 +79,7 @@ it('ships its demo as it would write it, its sequence as it would generate it', 
     $project = ProjectFormat::parse($json, new Catalogue);
     expect(ProjectFormat::write($project))->toBe($json);
     $stored = $project->details[0];
-    $made = (new FlangedUnitInFastenedSheet)->make(
+    $made = Presets::all()['flanged-unit-in-fastened-sheet']->make(
         $stored->id,
         $stored->title,
         $stored->generated->parameters,

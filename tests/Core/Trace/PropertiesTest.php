@@ -10,7 +10,7 @@ use Apron\Json\Node;
 use Apron\Material\Catalogue;
 use Apron\Material\Materials;
 use Apron\Method\Methods;
-use Apron\Opening\FlangedUnitInFastenedSheet;
+use Apron\Opening\Presets;
 use Apron\Trace\Check\AirLine;
 use Apron\Trace\Check\Corners;
 use Apron\Trace\Check\HeadCheck;
@@ -196,7 +196,7 @@ it('gives every strip an end, and as many lines of defence as an outcome allows'
 it(
     'finds what the generator promises over a grid of sizes: nothing worse than the bond of its slit tapes, and no short lap or open joint',
     function (int $w, int $h, int $d) {
-        $detail = (new FlangedUnitInFastenedSheet)->make(
+        $detail = Presets::all()['flanged-unit-in-fastened-sheet']->make(
             'o',
             'O',
             ['width_mm' => $w, 'height_mm' => $h, 'depth_mm' => $d],
@@ -204,7 +204,7 @@ it(
         );
         $assessed = new Apron\Trace\DetailAssessment($detail);
         expect($assessed->worst())
-            ->toBe((new FlangedUnitInFastenedSheet)->worst())
+            ->toBe((Presets::all()['flanged-unit-in-fastened-sheet'])->worst())
             ->and($assessed->severity()->value)
             ->toBe('caution');
         foreach ($assessed->strips as $strip) {
