@@ -32,7 +32,9 @@ final class CanonicalContent
     {
         $base = $this->stored->base($project);
         $wide = $this->standsUnderOthers($section, $base, $key, $content);
-        $file = $this->stored->file($project, $wide ? $project->documents()->get() : $base);
+        $raw = $content->raw();
+        $walls = $raw instanceof \stdClass ? $this->stored->walls($project, [[$section->kind(), $raw]]) : [];
+        $file = $this->stored->file($project, $wide ? $project->documents()->get() : [...$base, ...$walls]);
         $drafted = $section->replace($file, $key, $content);
         $this->demandOwnId($section, $key, $content);
         $read = $this->stored->refusing($wide ? $this->baseOf($drafted) : $drafted);

@@ -16,6 +16,7 @@ use Apron\Material\Catalogue;
 use Apron\Project\Assessment;
 use Apron\Project\ListSection;
 use Apron\Project\Project as CoreProject;
+use Apron\Project\Section\AssembliesSection;
 use Apron\Project\Section\BriefSection;
 use Apron\Project\Section\MaterialsSection;
 use Apron\Project\Told;
@@ -159,12 +160,7 @@ final class KeptAssessment
             ],
         );
         $brief = array_column($documents, 'hash', 'kind')[(new BriefSection)->kind()] ?? '';
-        $material = (new MaterialsSection)->kind();
-        $materials = array_column(
-            array_filter($documents, fn (\stdClass $d): bool => $d->kind === $material),
-            'hash',
-            'key',
-        );
+        $materials = self::stoodOn($documents);
         $kept = $this->rows->parts($project, $units);
         $parts = $stale = [];
         foreach ($documents as $document) {
@@ -188,8 +184,33 @@ final class KeptAssessment
     }
 
     /**
+     * @param  array<int, \stdClass>  $documents
+     * @return array<string, string> hashes of what others stand on: materials by id, walls by a name of their own
+     */
+    private static function stoodOn(array $documents): array
+    {
+        [$material, $wall] = [(new MaterialsSection)->kind(), (new AssembliesSection)->kind()];
+        $hashes = [];
+        foreach ($documents as $document) {
+            if ($document->kind === $material) {
+                $hashes[$document->key] = $document->hash;
+            } elseif ($document->kind === $wall) {
+                $hashes[self::wall($document->key)] = $document->hash;
+            }
+        }
+
+        return $hashes;
+    }
+
+    /** No material has such an id: theirs have no space in them. */
+    private static function wall(string $id): string
+    {
+        return "wall $id";
+    }
+
+    /**
      * @param  list<string>  $ids
-     * @param  array<string, string>  $materials  hashes by id
+     * @param  array<string, string>  $materials  hashes by id, those of walls too
      * @return array<string, \stdClass>
      */
     private function assess(Project $project, array $ids, UnitSystem $units, string $brief, array $materials): array
@@ -208,7 +229,8 @@ final class KeptAssessment
             $text = json_encode($said, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
             $parts["$document->kind/$document->key"] = json_decode($text);
             $depends = [];
-            foreach ($uses as $id) {
+            $walls = $this->stored->sections->ofKind($document->kind)?->standsOn($document->decoded()) ?? [];
+            foreach ([...$uses, ...array_map(self::wall(...), $walls)] as $id) {
                 $depends[$id] = $materials[$id] ?? '';
             }
             $rows[] = [

@@ -14,6 +14,7 @@ use Apron\Project\DocumentSection;
 use Apron\Project\Project as CoreProject;
 use Apron\Project\ProjectFormat;
 use Apron\Project\Section\AcceptancesSection;
+use Apron\Project\Section\AssembliesSection;
 use Apron\Project\Sections;
 use Illuminate\Support\Collection;
 
@@ -37,13 +38,42 @@ final class StoredProject
     }
 
     /**
-     * The brief, the project's own materials, and these documents.
+     * The brief, the project's own materials, these documents and the walls that they stand in.
      *
      * @param  iterable<Document>  $documents
      */
     public function part(Project $project, iterable $documents = []): CoreProject
     {
-        return $this->read($this->file($project, [...$this->base($project), ...$documents]));
+        $documents = array_values([...$documents]);
+        $contents = array_map(fn (Document $d): array => [$d->kind, $d->decoded()], $documents);
+        $there = array_map(fn (Document $d): string => "$d->kind $d->key", $documents);
+        $walls = $this->walls($project, $contents)->reject(
+            fn (Document $d): bool => in_array("$d->kind $d->key", $there, true),
+        );
+
+        return $this->read($this->file($project, [...$this->base($project), ...$walls, ...$documents]));
+    }
+
+    /**
+     * The walls that these contents stand in.
+     *
+     * @param  list<array{string, \stdClass}>  $contents  kind and content
+     * @return Collection<int, Document>
+     */
+    public function walls(Project $project, array $contents): Collection
+    {
+        $ids = [];
+        foreach ($contents as [$kind, $content]) {
+            array_push($ids, ...$this->sections->ofKind($kind)?->standsOn($content) ?? []);
+        }
+
+        return $ids === []
+            ? new Collection
+            : $project
+                ->documents()
+                ->where('kind', (new AssembliesSection)->kind())
+                ->whereIn('key', array_unique($ids))
+                ->get();
     }
 
     /**
@@ -55,7 +85,12 @@ final class StoredProject
      */
     public function draft(Project $project, DocumentSection $section, Node $content): CoreProject
     {
-        return $this->refusing($section->replace($this->file($project, $this->base($project)), null, $content));
+        $raw = $content->raw();
+        $walls = $raw instanceof \stdClass ? $this->walls($project, [[$section->kind(), $raw]]) : [];
+
+        return $this->refusing(
+            $section->replace($this->file($project, [...$this->base($project), ...$walls]), null, $content),
+        );
     }
 
     /**

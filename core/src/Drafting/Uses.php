@@ -26,6 +26,15 @@ final class Uses
         return $material->family === null || in_array($material->family->id, self::families($place), true);
     }
 
+    /** @return list<string> families of what is made for a use: `foam`, `fluid` */
+    public static function familiesOf(string $use): array
+    {
+        return array_map(
+            fn (Node $word): string => $word->id(),
+            CoreData::read('uses')->get('uses')->get($use)->items(1),
+        );
+    }
+
     /** @return array<string, list<string>> families by place */
     private static function places(): array
     {

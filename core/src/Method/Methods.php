@@ -172,6 +172,7 @@ final class Methods
      *
      * @param  string|null  $method  the most usual one where null
      * @param  array<string, float|string>  $given
+     * @param  Wall|null  $wall  it stands in, which gives what is not given here
      *
      * @throws CannotGenerate
      */
@@ -182,9 +183,11 @@ final class Methods
         array $given,
         Brief $brief,
         Materials $materials,
+        ?Wall $wall = null,
     ): Detail {
         $method ??= Presets::USUAL;
         $generator = self::named($method) ?? throw new CannotGenerate('generator', $method, 'a method there is');
+        $given += (new InWall($generator, $given, $wall))->given();
         $settled = self::settled($generator, $brief->schools, $brief->headOfWater(), $given, $brief->units);
 
         return $generator->make($id, $title, $given + $settled, $materials);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Apron\Method;
 
 use Apron\Detail\Detail;
+use Apron\Rules\Finding;
 
 /**
  * One row of the opening schedule: a method and its sizes. Its pieces are not kept but made whenever the project is
@@ -15,6 +16,8 @@ final readonly class ScheduledOpening
     /**
      * @param  array<string, float|string>  $parameters  as stated for this opening alone; lengths in mm
      * @param  list<string>  $between  ids of the assemblies it stands in or between
+     * @param  array<string, float|string>  $seen  the wall as it was when somebody last looked at the opening
+     * @param  list<Finding>  $inWall  what of it does not fit the wall, and what has changed there
      */
     public function __construct(
         public string $id,
@@ -23,6 +26,8 @@ final readonly class ScheduledOpening
         public array $parameters,
         public Detail $detail,
         public array $between = [],
+        public array $seen = [],
+        public array $inWall = [],
     ) {
     }
 }

@@ -53,6 +53,12 @@ final class ComposedOpening implements Generator
         return $this->name;
     }
 
+    /** Whether the method itself has an answer along an axis. */
+    public function states(string $axis): bool
+    {
+        return isset($this->preset[$axis]);
+    }
+
     /**
      * What is composed of what is given, the rest as the preset has it.
      *
@@ -188,8 +194,12 @@ final class ComposedOpening implements Generator
                 sprintf('more than the return on the face, %g mm', $in->mm('face_return')),
             );
         }
+        // What holds the unit first: the others stand on its sizes.
+        $in->of->held->demandRoom($in);
         foreach ($in->of->parts as $part) {
-            $part->demandRoom($in);
+            if ($part !== $in->of->held) {
+                $part->demandRoom($in);
+            }
         }
     }
 

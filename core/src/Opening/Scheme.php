@@ -89,7 +89,7 @@ final readonly class Scheme
         return $this->of->held->headCoverSide($this);
     }
 
-    /** How far down the face the pan goes: a strip set before the field sheet reaches far enough for that to tuck under. */
+    /** How far down the face the pan goes: a strip set before the field reaches far enough for that to tuck under. */
     public function sillLeg(): float
     {
         return $this->mm($this->of->has('first', 'opening') ? 'strip_face' : 'face_return');

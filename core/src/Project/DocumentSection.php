@@ -23,6 +23,12 @@ interface DocumentSection extends Section
     /** Whether every other document is read with it. */
     public function isBase(): bool;
 
+    /**
+     * @param  \stdClass  $content  of one of its documents
+     * @return list<string> ids of the assemblies it is read with
+     */
+    public function standsOn(\stdClass $content): array;
+
     /** @return list<string> kinds whose ids are one list with its own, itself among them */
     public function sharing(): array;
 

@@ -149,6 +149,13 @@ abstract class ListSection implements DocumentSection
         return false;
     }
 
+    public function standsOn(\stdClass $content): array
+    {
+        $between = $content->between ?? [];
+
+        return is_array($between) ? array_values(array_filter($between, is_string(...))) : [];
+    }
+
     public function sharing(): array
     {
         return [$this->kind()];

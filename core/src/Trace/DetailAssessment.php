@@ -51,9 +51,16 @@ final class DetailAssessment implements Assessed
     /** @var list<Finding>|null */
     private ?array $findings = null;
 
-    /** @throws CannotLay */
-    public function __construct(public readonly Detail $detail, School $school = new School)
-    {
+    /**
+     * @param  list<Finding>  $besides  what else is known of it: that it does not fit its wall
+     *
+     * @throws CannotLay
+     */
+    public function __construct(
+        public readonly Detail $detail,
+        School $school = new School,
+        private readonly array $besides = [],
+    ) {
         $this->rain = new Rain(new Layout($detail), $school);
         $checks = [];
         foreach (self::CHECKS as $check) {
@@ -150,7 +157,8 @@ final class DetailAssessment implements Assessed
     /** @return list<Finding> what every check says, and that it is sound where none says otherwise */
     private function all(): array
     {
-        $said = array_merge(...array_map(fn (DetailCheck $c): array => $c->findings(), array_values($this->checks)));
+        $checked = array_map(fn (DetailCheck $c): array => $c->findings(), array_values($this->checks));
+        $said = array_merge($this->besides, ...$checked);
         foreach ($said as $finding) {
             if ($finding->severity->rank() <= Severity::Caution->rank()) {
                 return $said;

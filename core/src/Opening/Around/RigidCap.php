@@ -13,8 +13,8 @@ use Apron\Opening\Part;
 use Apron\Opening\Scheme;
 
 /**
- * A rigid cap of metal over the unit, its ends turned up as end dams, its upper leg under the head strip, its lower edge
- * a drip clear of the frame: what the head sheds leaves there and not on the glass.
+ * A rigid cap of metal over the unit, its ends turned up as end dams, its upper leg under the head strip, its lower
+ * edge a drip clear of the frame: what the head sheds leaves there and not on the glass.
  */
 final class RigidCap extends Part
 {

@@ -60,6 +60,11 @@ final class BriefSection implements DocumentSection
         return [];
     }
 
+    public function standsOn(\stdClass $content): array
+    {
+        return [];
+    }
+
     public function isBase(): bool
     {
         return true;

@@ -10,9 +10,13 @@ use Apron\Detail\DetailWriter;
 use Apron\Detail\Layout;
 use Apron\Inspection\OpeningChecks;
 use Apron\Json\Node;
+use Apron\Method\InWall;
+use Apron\Method\Methods;
+use Apron\Method\Wall;
 use Apron\Project\ListSection;
 use Apron\Project\Project;
 use Apron\Project\Reading;
+use Apron\Rules\Finding;
 use Apron\Rules\Words;
 use Apron\Trace\DetailAssessment;
 use Apron\Trace\Rain;
@@ -107,7 +111,30 @@ final class DetailsSection extends ListSection
 
     protected function assess(Project $project, object $row): DetailAssessment
     {
-        return new DetailAssessment($row, School::of($project->brief->schools));
+        return new DetailAssessment($row, School::of($project->brief->schools), self::inWall($project, $row));
+    }
+
+    /**
+     * A detail is kept piece by piece and does not follow its wall by itself: what it was made for and the wall no
+     * longer is, is said.
+     *
+     * @return list<Finding>
+     */
+    private static function inWall(Project $project, Detail $row): array
+    {
+        $method = Methods::named($row->generated->generator ?? '');
+        if ($method === null || $row->generated === null) {
+            return [];
+        }
+        foreach ($project->assemblies as $assembly) {
+            if ($assembly->id === ($row->between[0] ?? null)) {
+                $wall = Wall::of($assembly);
+
+                return (new InWall($method, $row->generated->parameters, $wall))->findings("details/$row->id");
+            }
+        }
+
+        return [];
     }
 
     protected function materials(object $row): array

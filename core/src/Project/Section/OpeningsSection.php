@@ -65,7 +65,7 @@ final class OpeningsSection extends ListSection
     {
         $brief = $reading->of(BriefSection::class);
 
-        return OpeningFormat::read($node, $reading->materials(), $brief);
+        return OpeningFormat::read($node, $reading->materials(), $brief, $reading->of(AssembliesSection::class));
     }
 
     protected function writeRow(object $row): array
@@ -85,7 +85,7 @@ final class OpeningsSection extends ListSection
 
     protected function assess(Project $project, object $row): DetailAssessment
     {
-        return new DetailAssessment($row->detail, School::of($project->brief->schools));
+        return new DetailAssessment($row->detail, School::of($project->brief->schools), $row->inWall);
     }
 
     protected function materials(object $row): array
