@@ -149,7 +149,9 @@ final class KeptAssessment
             ->toBase()
             ->get(['id', 'kind', 'key', 'position', 'hash'])
             ->all();
-        $rank = array_flip(array_map(fn ($section): string => $section->kind(), $this->stored->sections->documents()));
+        $rank = array_flip(
+            array_map(fn ($section): string => $section->kind(), $this->stored->sections->documents()),
+        );
         $documents = array_filter($documents, fn (\stdClass $d): bool => isset($rank[$d->kind]));
         usort(
             $documents,
@@ -175,7 +177,9 @@ final class KeptAssessment
                 $stale[] = $document->id;
             }
         }
-        foreach ($stale === [] ? [] : $this->assess($project, $stale, $units, $brief, $materials) as $name => $part) {
+        foreach (
+            $stale === [] ? [] : $this->assess($project, $stale, $units, $brief, $materials) as $name => $part
+        ) {
             $parts[$name] = $part;
         }
         $this->rows->forget($project, $units, array_diff(array_keys($kept), array_keys($parts)));

@@ -132,7 +132,9 @@ final class ProjectArchive
             if ($bytes > self::MOST_BYTES || count($photographs) >= self::MOST_PHOTOGRAPHS) {
                 throw new FileRefused(
                     '',
-                    'a ZIP that unpacks to more than 512 MiB, or more than '.self::MOST_PHOTOGRAPHS.' photographs',
+                    'a ZIP that unpacks to more than 512 MiB, or more than '.
+                        self::MOST_PHOTOGRAPHS.
+                        ' photographs',
                     'a project of at most that size',
                 );
             }

@@ -40,7 +40,14 @@ final class ProjectImport
             foreach ($this->stored->sections->documents() as $section) {
                 $position = 0;
                 foreach ($section->documents($file) as $key => $content) {
-                    $this->rows->add($project, $section->kind(), (string) $key, $content, $by, position: $position++);
+                    $this->rows->add(
+                        $project,
+                        $section->kind(),
+                        (string) $key,
+                        $content,
+                        $by,
+                        position: $position++,
+                    );
                 }
             }
             $this->record($project, $file, $by);

@@ -44,7 +44,11 @@ final class SiteAsked
             $this->asked = [];
             foreach ($core->details as $detail) {
                 foreach (OpeningChecks::of($detail) as $check) {
-                    $this->asked[$check->id] = CheckFormat::asked($check, $words, $core->materials->catalogue->version);
+                    $this->asked[$check->id] = CheckFormat::asked(
+                        $check,
+                        $words,
+                        $core->materials->catalogue->version,
+                    );
                 }
             }
         }

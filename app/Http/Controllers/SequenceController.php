@@ -16,14 +16,20 @@ use Apron\Crew\Joinery;
 use Apron\Crew\SequenceSheet;
 use Apron\Detail\Detail;
 use Apron\Detail\DetailWriter;
-use Apron\Drafting\CannotGenerate;
 use Apron\Drafting\Generator;
 use Apron\Json\Node;
+use Apron\Method\MethodForm;
 use Apron\Method\Methods;
+use Apron\Method\OpeningFormat;
 use Apron\Method\UnitDepths;
+use Apron\Method\Wall;
+use Apron\Opening\Presets;
 use Apron\Project\Project as CoreProject;
+use Apron\Project\Section\AssembliesSection;
 use Apron\Project\Section\DetailsSection;
+use Apron\Project\Section\OpeningsSection;
 use Apron\Quantity\UnitSystem;
+use Apron\Rules\Finding;
 use Apron\Rules\Schools;
 use Apron\Rules\Words;
 use Apron\Trace\School;
@@ -61,20 +67,7 @@ class SequenceController
                         'name' => $g->name(),
                         'title' => $words->listed('generator', $g->name()),
                         'opening' => in_array($g->name(), Methods::openings(), true),
-                        'parameters' => array_map(
-                            fn (array $p): array => [
-                                'label' => $p['situation'] ??
-                                    $words->listed($p['kind'] === 'choice' ? 'choice' : 'size', $p['name']),
-                                'of' => array_map(
-                                    fn (string $of): array => [
-                                        'value' => $of,
-                                        'title' => $words->answer($p['name'], $of),
-                                    ],
-                                    $p['of'],
-                                ),
-                            ] + $p,
-                            $g->parameters(),
-                        ),
+                        'parameters' => MethodForm::of($g, $words),
                     ],
                     Methods::all(),
                 ),
@@ -114,24 +107,74 @@ class SequenceController
             'title' => 'required|string|max:200',
             'parameters' => 'present|array',
             'generator' => ['nullable', Rule::in(array_keys(Methods::all()))],
+            'between' => 'nullable|array|max:2',
+            'seen' => 'nullable|array',
         ]);
-        $core = $this->stored->part($project);
-        $parameters = array_map(
-            fn (mixed $value): float|string => is_numeric($value)
-                ? (float) $value
-                : (is_string($value)
-                    ? $value
-                    : throw new CannotGenerate('parameters', 'a list', 'numbers and material ids')),
-            $given['parameters'],
-        );
-        [$id, $title, $method] = [$given['id'], $given['title'], $given['generator'] ?? null];
-        $detail = Methods::make($method, $id, $title, $parameters, $core->brief, $core->materials);
+        $core = $this->stored->read($this->inWalls($project, $given['between'] ?? []));
+        $row = new \stdClass;
+        $row->id = $given['id'];
+        $row->title = $given['title'];
+        $row->generator = $given['generator'] ?? Presets::USUAL;
+        $row->parameters = (object) $given['parameters'];
+        foreach (['between', 'seen'] as $key) {
+            if (($given[$key] ?? []) !== []) {
+                $row->$key = $key === 'seen' ? (object) $given[$key] : $given[$key];
+            }
+        }
+        $walls = $core->of(AssembliesSection::class);
+        $any = array_keys(Methods::all());
+        // As a row of the schedule, whether it is kept as one or piece by piece: a junction is made like an opening.
+        $made = OpeningFormat::read(Node::of(['row' => $row])->get('row'), $core->materials, $core->brief, $walls, $any);
         // Through the reader as well, so that nothing is drawn that could not be saved.
-        $read = $this->stored->draft($project, new DetailsSection, Node::of(DetailWriter::write($detail)))
+        $read = $this->stored->draft($project, new DetailsSection, Node::of(DetailWriter::write($made->detail)))
             ->details[0];
 
+        return $this->sheetOf($request, $core, $read, $made->between, $made->inWall);
+    }
+
+    /**
+     * @param  mixed  $between  ids of assemblies
+     * @return array<string, mixed> the project file with its base and those walls
+     */
+    private function inWalls(Project $project, mixed $between): array
+    {
+        $walls = $this->stored->walls($project, [[(new OpeningsSection)->kind(), (object) ['between' => $between]]]);
+
+        return $this->stored->file($project, [...$this->stored->base($project), ...$walls]);
+    }
+
+    /**
+     * The sheet of a detail, with what its method asks as it is made now, and the wall that it stands in.
+     *
+     * @param  list<string>  $between
+     * @param  list<Finding>  $inWall
+     */
+    private function sheetOf(
+        Request $request,
+        CoreProject $core,
+        Detail $detail,
+        array $between,
+        array $inWall,
+    ): JsonResponse {
+        $words = Wording::of($request, $core->brief);
+        $method = Methods::named($detail->generated->generator ?? '');
+        $assembly = $core->of(AssembliesSection::class)[$between[0] ?? ''] ?? null;
+        $wall = $assembly === null ? null : Wall::of($assembly);
+
         return new JsonResponse(
-            SequenceSheet::of($read, Wording::of($request, $core->brief), School::of($core->brief->schools)),
+            SequenceSheet::of($detail, $words, School::of($core->brief->schools), $inWall) + [
+                'asked' => $method === null
+                        ? []
+                        : MethodForm::of($method, $words, $detail->generated->parameters ?? []),
+                'wall' => $wall === null
+                        ? null
+                        : [
+                            'id' => $wall->id,
+                            'name' => $wall->name,
+                            'plane' => $wall->plane === null ? null : $words->answer('plane', $wall->plane),
+                            'seen' => (object) $wall->seen(),
+                        ],
+            ],
         );
     }
 
@@ -150,13 +193,9 @@ class SequenceController
     {
         $core = $this->stored->draft($project, new DetailsSection, Body::content($request));
 
-        return new JsonResponse(
-            SequenceSheet::of(
-                $core->details[0],
-                Wording::of($request, $core->brief),
-                School::of($core->brief->schools),
-            ),
-        );
+        $detail = $core->details[0];
+
+        return $this->sheetOf($request, $core, $detail, $detail->between, DetailsSection::inWall($core, $detail));
     }
 
     #[
@@ -173,8 +212,14 @@ class SequenceController
     {
         [$core, $detail] = $this->detail($project, $key);
 
-        return new JsonResponse(
-            SequenceSheet::of($detail, Wording::of($request, $core->brief), School::of($core->brief->schools)),
+        $row = $core->of(OpeningsSection::class)[$key] ?? null;
+
+        return $this->sheetOf(
+            $request,
+            $core,
+            $detail,
+            $row->between ?? $detail->between,
+            $row->inWall ?? DetailsSection::inWall($core, $detail),
         );
     }
 

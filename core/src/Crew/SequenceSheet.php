@@ -29,10 +29,17 @@ use Apron\Trace\StripResult;
 /** One detail as its sheet, its step cards and the report show it: the file's shape with the words put to it. */
 final class SequenceSheet
 {
-    /** @return array<string, mixed> */
-    public static function of(Detail $detail, Words $words, School $school = new School): array
-    {
-        $assessed = new DetailAssessment($detail, $school);
+    /**
+     * @param  list<Finding>  $besides  what else is known of it: that it does not fit its wall
+     * @return array<string, mixed>
+     */
+    public static function of(
+        Detail $detail,
+        Words $words,
+        School $school = new School,
+        array $besides = [],
+    ): array {
+        $assessed = new DetailAssessment($detail, $school, $besides);
 
         return [
             'detail' => DetailWriter::write($detail),

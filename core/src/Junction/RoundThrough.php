@@ -47,13 +47,8 @@ final class RoundThrough
         );
     }
 
-    public static function above(
-        float $w,
-        float $h,
-        Sizes $s,
-        Material $material,
-        int $step,
-    ): Piece {
+    public static function above(float $w, float $h, Sizes $s, Material $material, int $step): Piece
+    {
         $m = $s->mm('margin');
 
         return Lay::piece(
@@ -61,7 +56,15 @@ final class RoundThrough
             $material,
             PieceKind::Membrane,
             $step,
-            [Lay::patch('plane-above.face', 'face', [-$m, $h + $s->mm('collar') - $s->mm('lap'), $w + $m, $h + $m], [], $step)],
+            [
+                Lay::patch(
+                    'plane-above.face',
+                    'face',
+                    [-$m, $h + $s->mm('collar') - $s->mm('lap'), $w + $m, $h + $m],
+                    [],
+                    $step,
+                ),
+            ],
             PieceRole::Plane,
         );
     }

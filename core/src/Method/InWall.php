@@ -106,22 +106,29 @@ final readonly class InWall
             ]);
         }
         foreach ($this->differing($wall) as $name => [$stated, $there]) {
-            $found[] = is_string($stated) || is_string($there)
-                ? $this->say($subject, $wall,
-                    'opening.material-differs',
-                    Severity::Caution,
-                    ['stated' => (string) $stated, 'there' => (string) $there],
-                    $name,
-                )
-                : $this->say($subject, $wall,
-                    'opening.size-differs',
-                    Severity::Caution,
-                    ['what' => $name, 'stated_mm' => $stated, 'there_mm' => $there],
-                    $name,
-                );
+            $found[] =
+                is_string($stated) || is_string($there)
+                    ? $this->say(
+                        $subject,
+                        $wall,
+                        'opening.material-differs',
+                        Severity::Caution,
+                        ['stated' => (string) $stated, 'there' => (string) $there],
+                        $name,
+                    )
+                    : $this->say(
+                        $subject,
+                        $wall,
+                        'opening.size-differs',
+                        Severity::Caution,
+                        ['what' => $name, 'stated_mm' => $stated, 'there_mm' => $there],
+                        $name,
+                    );
         }
         foreach ($this->changed($wall) as $name => [$was, $is]) {
-            $found[] = $this->say($subject, $wall,
+            $found[] = $this->say(
+                $subject,
+                $wall,
                 is_float($was) && is_float($is) ? 'opening.wall-changed' : 'opening.wall-changed-kind',
                 Severity::Note,
                 is_float($was) && is_float($is)
@@ -143,16 +150,21 @@ final readonly class InWall
         array $figures,
         string $of = '',
     ): Finding {
-        return new Finding($code, $severity, $subject, $figures + ['wall' => $wall->name], Source::commonPractice(), $of);
+        return new Finding(
+            $code,
+            $severity,
+            $subject,
+            $figures + ['wall' => $wall->name],
+            Source::commonPractice(),
+            $of,
+        );
     }
 
     /** The named way that dresses such an opening in the wall's plane: what holds the unit counts before the rest. */
     private function nearest(string $plane): string
     {
         $own =
-            $this->generator instanceof ComposedOpening
-                ? $this->generator->composition($this->stated)->answers
-                : [];
+            $this->generator instanceof ComposedOpening ? $this->generator->composition($this->stated)->answers : [];
         [$best, $most] = [Presets::USUAL, -1];
         foreach (Presets::all() as $name => $method) {
             $answers = $method->composition()->answers;

@@ -23,22 +23,36 @@ final class OpeningFormat
 {
     /**
      * @param  array<string, Assembly>  $assemblies  by id, for those it names
+     * @param  list<string>|null  $methods  that it may be made by; those of openings where nothing is said
      *
      * @throws FileRefused
      */
-    public static function read(Node $node, Materials $materials, Brief $brief, array $assemblies = []): ScheduledOpening
-    {
+    public static function read(
+        Node $node,
+        Materials $materials,
+        Brief $brief,
+        array $assemblies = [],
+        ?array $methods = null,
+    ): ScheduledOpening {
         $needed = ['id', 'title', 'generator', 'parameters'];
         $node->object([...$needed, 'between', 'seen'], $needed);
         [$id, $title] = [$node->get('id')->id(), $node->get('title')->text()];
-        $generator = Methods::all()[$node->get('generator')->word(Methods::openings())];
+        $generator = Methods::all()[$node->get('generator')->word($methods ?? Methods::openings())];
         $parameters = DetailFormat::figures($node->get('parameters'));
         $between = DetailFormat::between($node->optional('between'));
         $seen = $node->has('seen') ? DetailFormat::figures($node->get('seen')) : [];
         $there = array_values(array_intersect_key($assemblies, array_flip($between)));
         $wall = $there === [] ? null : Wall::of($there[0]);
         try {
-            [$detail, $refused] = self::made($generator->name(), $id, $title, $parameters, $brief, $materials, $wall);
+            [$detail, $refused] = self::made(
+                $generator->name(),
+                $id,
+                $title,
+                $parameters,
+                $brief,
+                $materials,
+                $wall,
+            );
         } catch (CannotGenerate $wrong) {
             $given = $node->get('parameters');
             ($given->has($wrong->parameter) ? $given->get($wrong->parameter) : $given)->refuse(

@@ -195,7 +195,9 @@ final class Axes
             $usual = $preset[$name] ?? $of[0];
             $offered[$name] = in_array($usual, $of, true)
                 ? [$usual, ...array_values(array_diff($of, [$usual]))]
-                : ($of === [] ? [$answer] : $of);
+                : ($of === []
+                    ? [$answer]
+                    : $of);
         }
 
         return $offered;

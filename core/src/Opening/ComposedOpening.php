@@ -130,7 +130,9 @@ final class ComposedOpening implements Generator
     private function gathered(Composition $composition): Asked
     {
         $data = CoreData::read('figures/openings');
-        $groups = array_merge(...array_map(fn (Part $part): array => $part->groups($composition), $composition->parts));
+        $groups = array_merge(
+            ...array_map(fn (Part $part): array => $part->groups($composition), $composition->parts),
+        );
         $materials = [];
         foreach ($composition->parts as $part) {
             $materials += $part->materials($composition);
@@ -217,9 +219,7 @@ final class ComposedOpening implements Generator
             headOfWater: $in->mm('head_of_water'),
             outerBoard: $in->of->has('outboard', 'board') ? $in->mm('insulation') : 0.0,
         );
-        $order = Sequence::of(
-            array_merge(...array_map(fn (Part $part): array => $part->steps($in), $in->of->parts)),
-        );
+        $order = Sequence::of(array_merge(...array_map(fn (Part $part): array => $part->steps($in), $in->of->parts)));
         $numbered = $in->withSteps(StepNumbers::inOrder($order));
         $pieces = array_merge(...array_map(fn (Part $p): array => $p->pieces($numbered), $in->of->parts));
         $pieces = self::held($in, $pieces);
@@ -260,12 +260,7 @@ final class ComposedOpening implements Generator
 
         return ! $in->of->has('solid_sheet', 'omitted')
             ? $pieces
-            : array_map(
-                fn (Piece $p): Piece => in_array($p->id, $bonded, true)
-                    ? $p->asAirLayer()
-                    : $p,
-                $pieces,
-            );
+            : array_map(fn (Piece $p): Piece => in_array($p->id, $bonded, true) ? $p->asAirLayer() : $p, $pieces);
     }
 
     /** @return array<string, float> what the words of a step speak of */

@@ -44,7 +44,7 @@ final readonly class Composition
         $this->parts = [
             $this->plane,
             ...$buck,
-            new (Dressing\Dressings::ALL[$answers['dressing']]),
+            new (Dressing\Dressings::ALL[$answers['dressing']])(),
             $this->held,
             ...$this->has('head_cap', 'rigid') ? [new Around\RigidCap] : [],
             ...$this->has('second_layer', 'hung') ? [new Around\SecondLayer] : [],

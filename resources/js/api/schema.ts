@@ -993,8 +993,12 @@ export interface components {
             parameters: {
                 [key: string]: number | string;
             };
-            /** @description ids of the assemblies it stands in or between */
+            /** @description ids of the assemblies it stands in or between; the first gives what the parameters leave out */
             between?: string[];
+            /** @description the first wall as it was when somebody last looked at the opening: plane, material, board, depth, studs */
+            seen?: {
+                [key: string]: number | string;
+            };
         };
         /** @description An order of the steps that somebody tried and kept, and what the rain did to it. */
         DrillRun: {
@@ -1462,6 +1466,17 @@ export interface components {
             facets: {
                 [key: string]: string;
             };
+            /** @description what its method asks as it is made now: one choice may open others */
+            asked?: components["schemas"]["MethodParameter"][];
+            /** @description the wall it stands in, and what is remembered of that when it is looked at */
+            wall?: {
+                id: string;
+                name: string;
+                plane: string | null;
+                seen: {
+                    [key: string]: number | string;
+                };
+            } | null;
         };
         SiteCheck: {
             id: string;
@@ -1598,20 +1613,7 @@ export interface components {
             name: string;
             title: string;
             opening: boolean;
-            parameters: {
-                name: string;
-                label: string;
-                /** @enum {string} */
-                kind: "size" | "figure" | "choice" | "material";
-                value: number | string | null;
-                least: number | null;
-                most: number | null;
-                situation: string | null;
-                of: {
-                    value: string;
-                    title: string;
-                }[];
-            }[];
+            parameters: components["schemas"]["MethodParameter"][];
         };
         Joinery: {
             joinery: {
@@ -1744,6 +1746,20 @@ export interface components {
             message: string;
             theirs: components["schemas"]["Document"];
             yours: unknown;
+        };
+        MethodParameter: {
+            name: string;
+            label: string;
+            /** @enum {string} */
+            kind: "size" | "figure" | "choice" | "material";
+            value: number | string | null;
+            least: number | null;
+            most: number | null;
+            situation: string | null;
+            of: {
+                value: string;
+                title: string;
+            }[];
         };
         BriefContent: {
             project: components["schemas"]["ProjectHead"];

@@ -24,6 +24,7 @@ export type ProjectFile = Schemas['ProjectFile'];
 export type SequenceSheet = Schemas['SequenceSheet'];
 export type School = Schemas['School'];
 export type Method = Schemas['Method'];
+export type MethodParameter = Schemas['MethodParameter'];
 export type Joinery = Schemas['Joinery'];
 export type Drill = Schemas['Drill'];
 export type DrillRun = Schemas['DrillRun'];

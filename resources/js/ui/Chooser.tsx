@@ -21,16 +21,18 @@ interface Props {
   to: (key: string) => string;
   /** what they are, in the plural */
   what: string;
+  /** so many stand beside each other in one line */
+  few?: number;
 }
 
-/** So many stand beside each other in one line; more are a list. */
+/** So many stand beside each other in one line, where nothing else is said; more are a list. */
 const FEW = 8;
 const ORDER: Severity[] = ['fail', 'caution', 'note', 'pass'];
 
 /**
  * The assemblies or sequences of a project: a few in a line, many in a list by kind or by worst finding, walked by key.
  */
-export function Chooser({ choices, current, section, to, what }: Props) {
+export function Chooser({ choices, current, section, to, what, few = FEW }: Props) {
   const [open, setOpen] = useState(false);
   const [by, setBy] = useState<'kind' | 'worst'>('kind');
   const navigate = useNavigate();
@@ -56,7 +58,7 @@ export function Chooser({ choices, current, section, to, what }: Props) {
   const now = choices.find((c) => c.key === current);
   return (
     <>
-      {choices.length <= FEW &&
+      {choices.length <= few &&
         choices.map((c) => (
           <Link
             key={c.key}
@@ -67,7 +69,7 @@ export function Chooser({ choices, current, section, to, what }: Props) {
             {c.key} {c.name}
           </Link>
         ))}
-      {choices.length > FEW && (
+      {choices.length > few && (
         <button className="act" onClick={() => setOpen(true)} data-chooser={choices.length}>
           {now ? `${now.key}, one of ${choices.length}` : `${choices.length} ${what}`} <span className="key">l</span>
         </button>

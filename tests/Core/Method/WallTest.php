@@ -98,7 +98,12 @@ it('takes plane, board, depth, material and studs from the wall', function (
         ['board' => 50.8, 'material' => 'polyiso-foil'],
     ],
     'coat' => ['fluid-permeable', [], 'field-coat', ['board' => 0.0]],
-    'coat behind board' => ['fluid-permeable', [boardLayer(100)], 'field-coat', ['board' => 100.0, 'material' => 'mineral-wool-board']],
+    'coat behind board' => [
+        'fluid-permeable',
+        [boardLayer(100)],
+        'field-coat',
+        ['board' => 100.0, 'material' => 'mineral-wool-board'],
+    ],
     'too thin a board is no second plane' => ['polyolefin-wrap', [boardLayer(12, 'xps')], 'sheet', ['board' => 0.0]],
 ]);
 
@@ -114,14 +119,19 @@ it('dresses a facer or a board that is the plane itself, its studs where the wal
         ->toContain(450.0 + 610.0);
     $foil = ['id' => 'l4', 'material' => 'polyiso-foil', 'thickness_mm' => 38, 'controls' => ['water', 'heat']];
     $said = openingInWall([$foil], [], ['dressing' => 'slit-strips']);
-    expect(array_map(fn ($s): string => $s->does, readProject($said)->details[0]->steps))->toContain('insulation-boards');
+    expect(array_map(fn ($s): string => $s->does, readProject($said)->details[0]->steps))->toContain(
+        'insulation-boards',
+    );
 });
 
 it('follows the wall, says what has changed since it was looked at, and is sound again', function () {
     $opening = ['seen' => ['plane' => 'self-adhered', 'insulation_mm' => 50, 'depth_mm' => 163.5]];
     $file = openingInWall([planeLayer('membrane-permeable'), boardLayer(150)], $opening);
     $detail = readProject($file)->details[0];
-    $fails = array_filter((new Assessment(readProject($file)))->findings, fn (Finding $f): bool => $f->severity->value === 'fail' && str_starts_with($f->subject, 'details/'));
+    $fails = array_filter(
+        (new Assessment(readProject($file)))->findings,
+        fn (Finding $f): bool => $f->severity->value === 'fail' && str_starts_with($f->subject, 'details/'),
+    );
     expect($detail->opening->outerBoard)
         ->toBe(150.0)
         ->and(saidOfWall($file))
@@ -134,10 +144,7 @@ it('follows the wall, says what has changed since it was looked at, and is sound
 });
 
 it('says where a way does not fit the wall, and which does', function () {
-    $file = openingInWall(
-        [planeLayer('fluid-permeable')],
-        ['generator' => 'flanged-unit-in-fastened-sheet'],
-    );
+    $file = openingInWall([planeLayer('fluid-permeable')], ['generator' => 'flanged-unit-in-fastened-sheet']);
     $found = array_values(
         array_filter(
             (new Assessment(readProject($file)))->findings,
@@ -153,7 +160,9 @@ it('says where a way does not fit the wall, and which does', function () {
 });
 
 it('says what is stated otherwise than the wall has it', function (array $stated, array $codes) {
-    expect(saidOfWall(openingInWall([planeLayer('membrane-permeable'), boardLayer(100)], [], $stated)))->toBe($codes);
+    expect(saidOfWall(openingInWall([planeLayer('membrane-permeable'), boardLayer(100)], [], $stated)))->toBe(
+        $codes,
+    );
 })->with([
     'nothing' => [[], []],
     'as the wall has it' => [['insulation_mm' => 100], []],

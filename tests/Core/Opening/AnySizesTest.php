@@ -47,7 +47,9 @@ function wildly(string $name, int $seed): array
     return $parameters;
 }
 
-it('either says what is wrong with sizes, or makes of them what can be read, laid and drawn', function (string $name) {
+it('either says what is wrong with sizes, or makes of them what can be read, laid and drawn', function (
+    string $name,
+) {
     $made = 0;
     foreach (range(1, 60) as $seed) {
         $parameters = wildly($name, $seed);

@@ -49,7 +49,11 @@ it('stands a stud behind every upright joint of boards, and says where there is 
         ['width_mm' => 1210.0, 'height_mm' => 1200.0, 'depth_mm' => 150.0],
         ['stud_offset_mm' => 20.0],
     ],
-    'three boards, their joint beside the stud' => ['board-joint', ['length_mm' => 2000.0], ['stud_offset_mm' => 5.0]],
+    'three boards, their joint beside the stud' => [
+        'board-joint',
+        ['length_mm' => 2000.0],
+        ['stud_offset_mm' => 5.0],
+    ],
     'three boards on a stud too narrow for two' => ['board-joint', ['length_mm' => 2000.0], ['stud_mm' => 30.0]],
 ]);
 
@@ -57,6 +61,11 @@ it('lets a joint fall on the next stud of a regular spacing', function () {
     $sizes = ['width_mm' => 900.0, 'height_mm' => 1200.0, 'depth_mm' => 150.0];
     expect(bare('flanged-unit-in-faced-sheathing', ['stud_offset_mm' => 300.0, 'stud_spacing_mm' => 300.0] + $sizes))
         ->toBe([])
-        ->and(bare('flanged-unit-in-faced-sheathing', ['stud_offset_mm' => 300.0, 'stud_spacing_mm' => 400.0] + $sizes))
+        ->and(
+            bare(
+                'flanged-unit-in-faced-sheathing',
+                ['stud_offset_mm' => 300.0, 'stud_spacing_mm' => 400.0] + $sizes,
+            ),
+        )
         ->not->toBe([]);
 });

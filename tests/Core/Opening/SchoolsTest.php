@@ -95,7 +95,8 @@ it('sets a unit as deep as the school says, by its own opening, where it can sit
     $method = $parameters['generator'] ?? 'strapped-unit-in-self-adhered';
     unset($parameters['generator']);
     expect(
-        Methods::settled(Methods::named($method), ['unit-depth' => $school], null, $parameters)['setback_mm'] ?? null,
+        Methods::settled(Methods::named($method), ['unit-depth' => $school], null, $parameters)['setback_mm'] ??
+            null,
     )->toBe($setback);
 })->with([
     'as figured' => ['figure', ['depth_mm' => 140.0], null],
@@ -149,7 +150,10 @@ it(
         $row = DetailWriter::write($detail);
         $row['unit']['joints']['sill']['inner'] = false;
         $without = new DetailAssessment(DetailFormat::read(Node::of($row), new Materials([], new Catalogue)));
-        expect($without->of(AirLine::class)->air['sill'])->toBeFalse()->and($without->severity()->value)->toBe('fail');
+        expect($without->of(AirLine::class)->air['sill'])
+            ->toBeFalse()
+            ->and($without->severity()->value)
+            ->toBe('fail');
     },
 )->with(['sealant', 'tape', 'outer-tape']);
 
@@ -172,7 +176,12 @@ it('says on a card what the school of the project says', function () {
 
 function byMethod(string $name, array $parameters): Apron\Detail\Detail
 {
-    return Methods::named($name)->make('o', 'O', $parameters + usualSizes($name), new Materials([], new Catalogue));
+    return Methods::named($name)->make(
+        'o',
+        'O',
+        $parameters + usualSizes($name),
+        new Materials([], new Catalogue),
+    );
 }
 
 /** The detail with a change made to it as it is written. */
@@ -187,9 +196,9 @@ it(
     'lets what gets behind trim out again, caulked or not, and keeps it in once a bead closes the joint under the head trim',
     function () {
         foreach (['drained', 'caulked'] as $trim) {
-            expect((new DetailAssessment(byMethod('flanged-unit-in-self-adhered', ['trim' => $trim])))->worst())->toBe(
-                Outcome::Recovered,
-            );
+            expect(
+                (new DetailAssessment(byMethod('flanged-unit-in-self-adhered', ['trim' => $trim])))->worst(),
+            )->toBe(Outcome::Recovered);
         }
         $caulked = byMethod('flanged-unit-in-self-adhered', ['trim' => 'caulked']);
         // The head strip drains between head trim and frame, which begins 13 mm inside of the hole; a bead tooled over
@@ -236,7 +245,9 @@ it('leaves the trim’s foot, and the frame’s, open to drain', function () {
     }
 });
 
-it('spots the heads of fasteners: each leaks without its spot, under a tape it needs none', function (string $method) {
+it('spots the heads of fasteners: each leaks without its spot, under a tape it needs none', function (
+    string $method,
+) {
     $all = byMethod($method, ['fastener_heads' => 'all']);
     $some = byMethod($method, ['fastener_heads' => 'outside-joints']);
     [$spots, $fewer] = [count($all->piece('spots')->patches), count($some->piece('spots')->patches)];
@@ -318,18 +329,21 @@ it('pulls or leaves a screw that missed by what can be reached, unless the schoo
     'pulled though covered' => [['missed_screw' => 'pull', 'reach' => 'covered'], true],
 ]);
 
-it('opens the cover first where a screw is pulled that is covered, and refuses a screw that did not miss', function () {
-    $does = fn (array $parameters) => array_map(
-        fn ($step) => $step->does,
-        byMethod('missed-screw', $parameters)->steps,
-    );
-    expect($does(['missed_screw' => 'pull', 'reach' => 'covered']))
-        ->toBe(['plane-over-wall', 'cover-opened', 'screw-pulled', 'hole-patched'])
-        ->and($does(['missed_screw' => 'pull']))
-        ->toBe(['plane-over-wall', 'screw-pulled', 'hole-patched'])
-        ->and(fn () => byMethod('missed-screw', ['missed_by_mm' => 2.0]))
-        ->toThrow(Apron\Drafting\CannotGenerate::class, 'in the stud');
-});
+it(
+    'opens the cover first where a screw is pulled that is covered, and refuses a screw that did not miss',
+    function () {
+        $does = fn (array $parameters) => array_map(
+            fn ($step) => $step->does,
+            byMethod('missed-screw', $parameters)->steps,
+        );
+        expect($does(['missed_screw' => 'pull', 'reach' => 'covered']))
+            ->toBe(['plane-over-wall', 'cover-opened', 'screw-pulled', 'hole-patched'])
+            ->and($does(['missed_screw' => 'pull']))
+            ->toBe(['plane-over-wall', 'screw-pulled', 'hole-patched'])
+            ->and(fn () => byMethod('missed-screw', ['missed_by_mm' => 2.0]))
+            ->toThrow(Apron\Drafting\CannotGenerate::class, 'in the stud');
+    },
+);
 
 it(
     'takes a small pipe through thick board at either plane: sealed at the sheathing in both, led out over it in one',
@@ -396,36 +410,39 @@ it('asks of a solid wall without a sheet that it bears water, and hangs its head
     )->toBe('fail');
 });
 
-it('takes one family of tape throughout where the project says so, and only where openings are dressed', function () {
-    $families = function (string $school): array {
-        $row = [
-            'id' => 'w',
-            'title' => 'W',
-            'generator' => 'flanged-unit-in-fastened-sheet',
-            'parameters' => ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 140],
-        ];
-        $detail = readProject([
-            'format' => 'apron-project/1',
-            'project' => ['name' => 'P', 'units' => 'si', 'schools' => ['tapes' => $school]],
-            'openings' => [$row],
-        ])->details[0];
-        $taped = array_filter(
-            $detail->pieces,
-            fn ($p) => in_array($p->kind->value, ['tape', 'membrane', 'formable'], true),
-        );
+it(
+    'takes one family of tape throughout where the project says so, and only where openings are dressed',
+    function () {
+        $families = function (string $school): array {
+            $row = [
+                'id' => 'w',
+                'title' => 'W',
+                'generator' => 'flanged-unit-in-fastened-sheet',
+                'parameters' => ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 140],
+            ];
+            $detail = readProject([
+                'format' => 'apron-project/1',
+                'project' => ['name' => 'P', 'units' => 'si', 'schools' => ['tapes' => $school]],
+                'openings' => [$row],
+            ])->details[0];
+            $taped = array_filter(
+                $detail->pieces,
+                fn ($p) => in_array($p->kind->value, ['tape', 'membrane', 'formable'], true),
+            );
 
-        return array_values(array_unique(array_map(fn ($p) => $p->material->family->id, $taped)));
-    };
-    expect($families('one-family'))
-        ->toBe(['butyl'])
-        ->and(count($families('by-task')))
-        ->toBe(2)
-        ->and(
-            Methods::settled(
-                Methods::named('movement-joint'),
-                ['tapes' => 'one-family', 'opening-flashing' => 'impermeable'],
-                null,
-            ),
-        )
-        ->toBe([]);
-});
+            return array_values(array_unique(array_map(fn ($p) => $p->material->family->id, $taped)));
+        };
+        expect($families('one-family'))
+            ->toBe(['butyl'])
+            ->and(count($families('by-task')))
+            ->toBe(2)
+            ->and(
+                Methods::settled(
+                    Methods::named('movement-joint'),
+                    ['tapes' => 'one-family', 'opening-flashing' => 'impermeable'],
+                    null,
+                ),
+            )
+            ->toBe([]);
+    },
+);

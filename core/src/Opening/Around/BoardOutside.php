@@ -88,12 +88,7 @@ final class BoardOutside extends Part
 
     private function headFlashing(Scheme $in): Piece
     {
-        [$w, $h, $board, $past] = [
-            $in->mm('width'),
-            $in->mm('height'),
-            $in->mm('insulation'),
-            $in->headCoverSide(),
-        ];
+        [$w, $h, $board, $past] = [$in->mm('width'), $in->mm('height'), $in->mm('insulation'), $in->headCoverSide()];
         [$upstand, $step] = [$in->mm('upstand'), $in->at('head-flashing-out')];
         $from = $in->mm('metal') - $in->mm('metal_lap');
 

@@ -38,12 +38,7 @@ final class BuckOnFace extends Part
 
     public function pieces(Scheme $in): array
     {
-        [$w, $h, $b, $less] = [
-            $in->mm('width'),
-            $in->mm('height'),
-            $in->mm('buck_face'),
-            $in->mm('buck_shorter'),
-        ];
+        [$w, $h, $b, $less] = [$in->mm('width'), $in->mm('height'), $in->mm('buck_face'), $in->mm('buck_shorter')];
         $kind = $in->of->of('buck');
         $step = $in->at("buck-$kind");
         $pieces = [];

@@ -64,7 +64,10 @@ final class SecondLayer extends Part
             throw new CannotGenerate(
                 'layer_past_mm',
                 $in->mm('layer_past'),
-                sprintf('less than %g mm, where the wall that is drawn ends', $in->mm('margin') - $in->headCoverSide()),
+                sprintf(
+                    'less than %g mm, where the wall that is drawn ends',
+                    $in->mm('margin') - $in->headCoverSide(),
+                ),
             );
         }
     }

@@ -31,13 +31,7 @@ final class MouldedCorners extends Part
 
     public function steps(Scheme $in): array
     {
-        return [
-            'sill-tape-slit',
-            'moulded-corners-sill',
-            'jamb-liners',
-            'head-tape-slit',
-            'moulded-corners-head',
-        ];
+        return ['sill-tape-slit', 'moulded-corners-sill', 'jamb-liners', 'head-tape-slit', 'moulded-corners-head'];
     }
 
     public function pieces(Scheme $in): array
@@ -59,12 +53,7 @@ final class MouldedCorners extends Part
                 $in->sillLegDown($sill),
             ),
             ...Liners::corners('sill', $in, $corner, PieceKind::Moulded, $in->at('moulded-corners-sill'), $leg),
-            ...Liners::jambs(
-                $in,
-                $in->material('strip'),
-                $in->at('jamb-liners'),
-                $leg - $in->least('membrane_lap'),
-            ),
+            ...Liners::jambs($in, $in->material('strip'), $in->at('jamb-liners'), $leg - $in->least('membrane_lap')),
             Liners::slit(
                 'head-liner',
                 $in,

@@ -55,12 +55,7 @@ final class SlitStrips extends Part
                 $in->sillLegDown($sill),
             ),
             ...Liners::corners('sill', $in, $corner, PieceKind::Corner, $in->at('corner-patches-sill'), $leg),
-            ...Liners::jambs(
-                $in,
-                $in->material('strip'),
-                $in->at('jamb-liners'),
-                $leg - $in->least('membrane_lap'),
-            ),
+            ...Liners::jambs($in, $in->material('strip'), $in->at('jamb-liners'), $leg - $in->least('membrane_lap')),
             Liners::slit(
                 'head-liner',
                 $in,

@@ -42,8 +42,13 @@ final class BoardRows
      * @param  int  $laidDown  the step in which the flaps come down
      * @return list<Piece>
      */
-    public static function boards(Scheme $in, Material $material, int $step, float $flap = 0.0, int $laidDown = 0): array
-    {
+    public static function boards(
+        Scheme $in,
+        Material $material,
+        int $step,
+        float $flap = 0.0,
+        int $laidDown = 0,
+    ): array {
         [$w, $h, $m] = [$in->mm('width'), $in->mm('height'), $in->mm('margin')];
         [$low, $up] = self::boardJoints($in);
         $boards = [];

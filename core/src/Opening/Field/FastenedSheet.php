@@ -158,7 +158,13 @@ final class FastenedSheet extends Part implements WaterPlane
                 PieceKind::Sheet,
                 $under,
                 [
-                    Lay::patch('under-sill.below', 'face', [-$past, -$drop, $w + $past, 0], ['u', 'in-sill'], $under),
+                    Lay::patch(
+                        'under-sill.below',
+                        'face',
+                        [-$past, -$drop, $w + $past, 0],
+                        ['u', 'in-sill'],
+                        $under,
+                    ),
                     Lay::patch('under-sill.left', 'face', [-$past, 0, 0, $past], ['u'], $under),
                     Lay::patch('under-sill.right', 'face', [$w, 0, $w + $past, $past], ['u'], $under),
                     Lay::patch('under-sill.sill', 'sill', [0, 0, $w, $d], ['in-sill'], $under),
@@ -248,10 +254,7 @@ final class FastenedSheet extends Part implements WaterPlane
             throw new CannotGenerate(
                 'slit_tape_mm',
                 $in->mm('slit_tape'),
-                sprintf(
-                    '%g mm or more, so that the tape reaches the head liner',
-                    2 * $in->least('slit_tape_side'),
-                ),
+                sprintf('%g mm or more, so that the tape reaches the head liner', 2 * $in->least('slit_tape_side')),
             );
         }
     }

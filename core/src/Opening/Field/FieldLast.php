@@ -96,12 +96,12 @@ final class FieldLast extends Part implements WaterPlane
         return [
             $this->course($in, 'lower-course', 'lower-course-under', [-$m, -$m, $w + $m, $lower]),
             $this->course($in, 'course-left', 'courses-beside', [-$m, $lower - $lap, -$edge, $h + $foot + $lap]),
-            $this->course(
-                $in,
-                'course-right',
-                'courses-beside',
-                [$w + $edge, $lower - $lap, $w + $m, $h + $foot + $lap],
-            ),
+            $this->course($in, 'course-right', 'courses-beside', [
+                $w + $edge,
+                $lower - $lap,
+                $w + $m,
+                $h + $foot + $lap,
+            ]),
             $this->course($in, 'course-above', 'course-over-head', [-$m, $h + $foot, $w + $m, $h + $m]),
         ];
     }
@@ -133,14 +133,7 @@ final class FieldLast extends Part implements WaterPlane
     public function leastLaps(Scheme $in): array
     {
         return $this->sheet()
-            ? [
-                new LeastLap(
-                    'sheet',
-                    'sheet',
-                    $in->least('flap_over_head_strip'),
-                    $in->least('membrane_lap'),
-                ),
-            ]
+            ? [new LeastLap('sheet', 'sheet', $in->least('flap_over_head_strip'), $in->least('membrane_lap'))]
             : [];
     }
 

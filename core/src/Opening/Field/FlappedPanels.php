@@ -55,13 +55,7 @@ final class FlappedPanels extends Part implements OnFraming, WaterPlane
 
     public function steps(Scheme $in): array
     {
-        return [
-            'starter-strip',
-            'flapped-panels',
-            ...BoardRows::headSteps($in),
-            'upright-seams',
-            'panel-flaps',
-        ];
+        return ['starter-strip', 'flapped-panels', ...BoardRows::headSteps($in), 'upright-seams', 'panel-flaps'];
     }
 
     public function pieces(Scheme $in): array

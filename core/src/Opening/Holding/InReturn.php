@@ -76,9 +76,7 @@ final class InReturn extends Part implements Held
             'each' => ['held-beaded'],
             'after-inner' => ['held-resealed-last'],
             default => [
-                $in->of->has('held_by', 'straps', 'clips')
-                    ? $in->of->of('held_by').'-resealed'
-                    : 'held-resealed',
+                $in->of->has('held_by', 'straps', 'clips') ? $in->of->of('held_by').'-resealed' : 'held-resealed',
             ],
         };
     }
@@ -114,9 +112,7 @@ final class InReturn extends Part implements Held
 
     public function sheetCut(Scheme $in): float
     {
-        return $in->of->has('outboard', 'board')
-            ? $in->mm('upstand') - $in->least('flap_over_head_strip')
-            : 0.0;
+        return $in->of->has('outboard', 'board') ? $in->mm('upstand') - $in->least('flap_over_head_strip') : 0.0;
     }
 
     public function figures(string $does, Scheme $in): ?array

@@ -120,7 +120,7 @@ final class DetailsSection extends ListSection
      *
      * @return list<Finding>
      */
-    private static function inWall(Project $project, Detail $row): array
+    public static function inWall(Project $project, Detail $row): array
     {
         $method = Methods::named($row->generated->generator ?? '');
         if ($method === null || $row->generated === null) {

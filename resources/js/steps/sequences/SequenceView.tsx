@@ -2,7 +2,7 @@ import { useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { post, wordsOf } from '../../api/client';
 import { address } from '../../api/paths';
-import { useMaterials, useMethods, useProjectId } from '../../api/hooks';
+import { useDocuments, useMaterials, useMethods, useProjectId } from '../../api/hooks';
 import { newestOnly, useLive, type Question } from '../../api/live';
 import type { Detail, Doc, Patch, ScheduledOpening, SequenceSheet } from '../../api/types';
 import { InsertPiece } from './InsertPiece';
@@ -91,6 +91,7 @@ export function SequenceView({ doc, list, mayEdit }: { doc: Doc<Sequence>; list:
     redo: draft.redo,
   });
   const methods = useMethods().data ?? [];
+  const documents = useDocuments();
   const materials = useMaterials().data ?? [];
   const [inserting, setInserting] = useState(false);
   /** What was proposed last and is not yet answered: a further change goes on from it. */
@@ -115,10 +116,25 @@ export function SequenceView({ doc, list, mayEdit }: { doc: Doc<Sequence>; list:
       }
     });
   };
-  const make = (generator: string, parameters: Record<string, number | string>, run?: string) => {
-    const row: ScheduledOpening = { id: doc.key, title: draft.content.title, generator, parameters };
-    return offer(row, run, (answer) => (methods.find((m) => m.name === generator)?.opening ? row : answer.detail));
+  /** The wall as it stands is what the opening is looked at with: a later change of it can then be said. */
+  const between = (wall: string | undefined) =>
+    wall === undefined ? (draft.content.between ?? []) : [wall, ...(draft.content.between ?? []).slice(1)];
+  const make = (generator: string, parameters: Record<string, number | string>, run?: string, wall?: string) => {
+    const walls = between(wall).filter((id) => id !== '');
+    const row: ScheduledOpening = {
+      id: doc.key,
+      title: draft.content.title,
+      generator,
+      parameters,
+      ...(walls.length > 0 ? { between: walls } : {}),
+    };
+    return offer(row, run, (answer) =>
+      methods.find((m) => m.name === generator)?.opening
+        ? { ...row, ...(answer.wall ? { seen: answer.wall.seen } : {}) }
+        : { ...answer.detail, ...(walls.length > 0 ? { between: walls } : {}) },
+    );
   };
+  const walls = (documents.data?.assemblies ?? []).map((d) => d.content);
   const edit = (next: Detail, run?: string) => offer(next, run);
   const nudge = (du: number, dv: number) => {
     const of = proposed.current && !scheduled(proposed.current) ? proposed.current : detail;
@@ -271,10 +287,10 @@ export function SequenceView({ doc, list, mayEdit }: { doc: Doc<Sequence>; list:
         <div className="flex flex-wrap items-baseline gap-x-4 pt-1">
           {sheet && (
             <MethodFields
-              detail={sheet.detail}
+              sheet={sheet}
               own={row?.parameters}
-              {...{ methods, materials, mayEdit }}
-              make={(generator, parameters, run) => void make(generator, parameters, run)}
+              {...{ methods, materials, walls, mayEdit }}
+              make={(generator, parameters, run, wall) => void make(generator, parameters, run, wall)}
               onMethod={() => setStep(undefined)}
             />
           )}

@@ -6,7 +6,7 @@ import { address } from '../../api/paths';
 import { createDocument } from '../../api/documents';
 import { useDocuments, useMethods, useProjectId } from '../../api/hooks';
 import type { Doc, Method, ScheduledOpening } from '../../api/types';
-import { firstSizes, MethodOptions } from './MethodFields';
+import { COMPOSED, firstSizes, MethodOptions } from './MethodFields';
 import { freeId } from '../../ui/freeId';
 import { BrokenDocument } from '../../ui/BrokenDocument';
 import { Chooser } from '../../ui/Chooser';
@@ -21,6 +21,7 @@ export default function Sequences() {
   const project = useProjectId();
   const navigate = useNavigate();
   const [wanted, setWanted] = useState('');
+  const [inWall, setInWall] = useState('');
   const methods = useMethods().data ?? [];
   const all: Doc<Sequence>[] | undefined =
     documents.data && [...documents.data.details, ...documents.data.openings].sort(byKey);
@@ -30,6 +31,8 @@ export default function Sequences() {
   const mayEdit = documents.data?.may_edit ?? false;
   const place = (id: string) => `/p/${project}/sequences/${encodeURIComponent(id)}`;
 
+  const walls = (documents.data?.assemblies ?? []).map((d) => d.content);
+  const wall = walls.find((w) => w.id === inWall);
   const begin = useMutation({
     mutationFn: (method: Method) => {
       const taken = all?.map((d) => d.key) ?? [];
@@ -39,10 +42,20 @@ export default function Sequences() {
         (ids) => freeId(ids, 'o', ids.length + 1),
         async (id) => {
           const title = `${method.opening ? 'Opening' : 'Detail'} ${id.slice(1)}, ${method.title}`;
-          const row: ScheduledOpening = { id, title, generator: method.name, parameters: firstSizes(method) };
+          const sizes = firstSizes(method);
+          // Its depth is the wall's.
+          if (wall) delete sizes.depth_mm;
+          const row: ScheduledOpening = {
+            id,
+            title,
+            generator: method.name,
+            parameters: sizes,
+            ...(wall ? { between: [wall.id] } : {}),
+          };
+          const made = await post(address('/api/projects/{project}/generate', { project }), row);
           const content = method.opening
-            ? row
-            : (await post(address('/api/projects/{project}/generate', { project }), row)).detail;
+            ? { ...row, ...(made.wall ? { seen: made.wall.seen } : {}) }
+            : { ...made.detail, ...(wall ? { between: [wall.id] } : {}) };
           return { kind: kindOf(content), content };
         },
       );
@@ -66,11 +79,30 @@ export default function Sequences() {
         current={doc?.key}
         section="details"
         what="sequences"
+        few={4}
         to={place}
       />
       {/* Chosen first and made then: the arrow keys walk through the methods. */}
       {mayEdit && (
         <form className="flex gap-1" onSubmit={make}>
+          {walls.length > 0 && (
+            <select
+              aria-label="New, in wall"
+              className="max-w-[11rem]"
+              value={inWall}
+              onChange={(e) => {
+                setInWall(e.target.value);
+                if (e.target.value !== '' && wanted === '') setWanted(COMPOSED);
+              }}
+            >
+              <option value="">in no wall</option>
+              {walls.map((w) => (
+                <option key={w.id} value={w.id}>
+                  in {w.name}
+                </option>
+              ))}
+            </select>
+          )}
           <select
             aria-label="New detail"
             className="max-w-[16rem]"

@@ -78,6 +78,14 @@ export function StepPanel({
       <h2 className="pb-1 text-[15px] font-bold">
         {chosen ? sheet.names[chosen.id] : `${step} · ${now?.title ?? ''}`}
       </h2>
+      {!chosen && rain && (
+        <p className="border-b border-hair pb-2" data-tonight={rain.safe}>
+          <span className="font-semibold">{rain.safe ? 'Work may stop here.' : 'Not to be left so overnight.'}</span>{' '}
+          {rain.safe
+            ? 'A shower tonight wets nothing and is trapped nowhere.'
+            : `A shower tonight ${rain.worst === 'trapped' ? 'is trapped at' : 'wets'} ${rain.wets.join(', ')}; ${coverWords(rain, units)}.`}
+        </p>
+      )}
       {chosen && (
         <p className="text-faint">
           {sheet.materials[chosen.id]} · laid in step {chosen.step}
@@ -136,14 +144,6 @@ export function StepPanel({
             ))}
           </ul>
         </section>
-      )}
-      {!chosen && rain && (
-        <p className="border-t border-hair py-2" data-tonight={rain.safe}>
-          <span className="font-semibold">{rain.safe ? 'Work may stop here.' : 'Not to be left so overnight.'}</span>{' '}
-          {rain.safe
-            ? 'A shower tonight wets nothing and is trapped nowhere.'
-            : `A shower tonight ${rain.worst === 'trapped' ? 'is trapped at' : 'wets'} ${rain.wets.join(', ')}; ${coverWords(rain, units)}.`}
-        </p>
       )}
       {!chosen &&
         last &&
