@@ -104,10 +104,9 @@ final class ProjectStore
             }
             $before = CanonicalContent::brokenNames($this->stored->withoutRecord($project));
             $this->rows->remove($document, $by);
-            // A material that a wall is built of stays until the wall is built of another.
-            if ($section->isBase()) {
-                CanonicalContent::demandNoneBroken($before, $this->stored->withoutRecord($project));
-            }
+            // A material that a wall is built of stays until the wall is built of another; so does a wall that an
+            // opening could not be drawn without.
+            CanonicalContent::demandNoneBroken($before, $this->stored->withoutRecord($project));
             $project->changed();
         });
     }

@@ -16,11 +16,12 @@ use Apron\Crew\Joinery;
 use Apron\Crew\SequenceSheet;
 use Apron\Detail\Detail;
 use Apron\Detail\DetailWriter;
+use Apron\Drafting\CannotGenerate;
 use Apron\Drafting\Generator;
 use Apron\Json\Node;
 use Apron\Method\MethodForm;
 use Apron\Method\Methods;
-use Apron\Method\OpeningFormat;
+use Apron\Method\StatedOpening;
 use Apron\Method\UnitDepths;
 use Apron\Method\Wall;
 use Apron\Opening\Presets;
@@ -111,20 +112,26 @@ class SequenceController
             'seen' => 'nullable|array',
         ]);
         $core = $this->stored->read($this->inWalls($project, $given['between'] ?? []));
-        $row = new \stdClass;
-        $row->id = $given['id'];
-        $row->title = $given['title'];
-        $row->generator = $given['generator'] ?? Presets::USUAL;
-        $row->parameters = (object) $given['parameters'];
-        foreach (['between', 'seen'] as $key) {
-            if (($given[$key] ?? []) !== []) {
-                $row->$key = $key === 'seen' ? (object) $given[$key] : $given[$key];
-            }
-        }
-        $walls = $core->of(AssembliesSection::class);
-        $any = array_keys(Methods::all());
-        // As a row of the schedule, whether it is kept as one or piece by piece: a junction is made like an opening.
-        $made = OpeningFormat::read(Node::of(['row' => $row])->get('row'), $core->materials, $core->brief, $walls, $any);
+        $parameters = array_map(
+            fn (mixed $value): float|string => is_numeric($value)
+                ? (float) $value
+                : (is_string($value)
+                    ? $value
+                    : throw new CannotGenerate('parameters', 'a list', 'numbers and material ids')),
+            $given['parameters'],
+        );
+        $opening = new StatedOpening(
+            $given['id'],
+            $given['title'],
+            $given['generator'] ?? Presets::USUAL,
+            $parameters,
+            array_values(array_filter($given['between'] ?? [], is_string(...))),
+            array_map(
+                fn (mixed $value): float|string => is_numeric($value) ? (float) $value : (string) $value,
+                array_filter($given['seen'] ?? [], is_scalar(...)),
+            ),
+        );
+        $made = $opening->made($core->materials, $core->brief, $core->of(AssembliesSection::class));
         // Through the reader as well, so that nothing is drawn that could not be saved.
         $read = $this->stored->draft($project, new DetailsSection, Node::of(DetailWriter::write($made->detail)))
             ->details[0];

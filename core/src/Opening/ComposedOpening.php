@@ -222,6 +222,7 @@ final class ComposedOpening implements Generator
         $order = Sequence::of(array_merge(...array_map(fn (Part $part): array => $part->steps($in), $in->of->parts)));
         $numbered = $in->withSteps(StepNumbers::inOrder($order));
         $pieces = array_merge(...array_map(fn (Part $p): array => $p->pieces($numbered), $in->of->parts));
+        usort($pieces, fn (Piece $a, Piece $b): int => $a->step <=> $b->step);
         $pieces = self::held($in, $pieces);
         $plane = $in->of->plane instanceof OnFraming ? $in->of->plane : null;
 

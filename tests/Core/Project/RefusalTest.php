@@ -149,11 +149,11 @@ $cases = [
     'an opening under the id of a detail' => ['/openings/1/id', 'o4', 'nor a detail'],
     'an opening too narrow' => ['/openings/0/parameters/width_mm', 120, '300 to 6000 mm'],
     'an opening without its depth' => [
-        '/openings/0/parameters/depth_mm',
+        '/openings/1/parameters/depth_mm',
         'unset!',
         'a size from 60',
         '',
-        '/openings/0/parameters',
+        '/openings/1/parameters',
     ],
     'a size of an opening in words' => ['/openings/0/parameters/height_mm', 'tall', 'a number of mm'],
     'an opening of cheese' => ['/openings/0/parameters/pan_material', 'cheese', 'the id of a material'],
