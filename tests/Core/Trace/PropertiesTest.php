@@ -252,7 +252,8 @@ it(
 
 /**
  * Every generator with each of its choices, over a grid of sizes: the sizes an opening takes, or three of what a joint
- * takes.
+ * takes. A composed opening has each of its choices made otherwise alone; all of them together are tried where the
+ * combinations are.
  */
 function everyGenerator(): array
 {
@@ -260,7 +261,15 @@ function everyGenerator(): array
     foreach (Apron\Method\Methods::all() as $name => $generator) {
         $takes = $generator->parameters();
         $choices = [[]];
+        $composed = $generator instanceof Apron\Opening\ComposedOpening;
         foreach (array_filter($takes, fn (array $p) => $p['kind'] === 'choice') as $choice) {
+            if ($composed) {
+                foreach (array_slice($choice['of'], 1) as $of) {
+                    $choices[] = [$choice['name'] => $of];
+                }
+
+                continue;
+            }
             $choices = array_merge(
                 ...array_map(
                     fn (array $set) => array_map(fn (string $of) => $set + [$choice['name'] => $of], $choice['of']),

@@ -78,7 +78,8 @@ final class FieldLast extends Part implements WaterPlane
     /** How far above the opening the foot of the course above lies. */
     private function foot(Scheme $in): float
     {
-        return max(0.0, $in->headCoverTop() - $this->levelLap($in));
+        // Down to a tenth of a millimetre, so that no rounding makes the lap short.
+        return max(0.0, floor(10 * ($in->headCoverTop() - $this->levelLap($in))) / 10);
     }
 
     /** The top of the lower course: by the lap under the sill strip's leg. */
