@@ -45,7 +45,8 @@ if (in_array('--grid', $argv, true)) {
                 $made = new DetailAssessment($composed->make('o', 'O', $given, new Materials([], new Catalogue)));
                 $fails = array_filter($made->findings(), fn ($f): bool => $f->severity === Severity::Fail);
                 $what = match (true) {
-                    $fails !== [] => 'with a fail: '.implode(', ', array_unique(array_map(fn ($f) => $f->code, $fails))),
+                    $fails !== [] => 'with a fail: '.
+                        implode(', ', array_unique(array_map(fn ($f) => $f->code, $fails))),
                     $made->worst()->rank() > $composed->worst($answers)->rank() => 'worse than declared',
                     $made->worst() !== $composed->worst($answers) => 'better than declared',
                     default => 'sound, its declared worst met',
@@ -87,7 +88,14 @@ foreach (Axes::all()['dressing']['of'] as $dressing) {
     );
     $lines[] = '| '.$name('dressing', $dressing).' | '.implode(' | ', $cells).' |';
 }
-array_push($lines, '', 'What does not go together, and the nearest that does:', '', '| not | with | instead | for |', '|---|---|---|---|');
+array_push(
+    $lines,
+    '',
+    'What does not go together, and the nearest that does:',
+    '',
+    '| not | with | instead | for |',
+    '|---|---|---|---|',
+);
 foreach (Axes::refused() as $row) {
     $said = [];
     foreach ($row['if'] as $axis => $of) {
@@ -97,7 +105,14 @@ foreach (Axes::refused() as $row) {
     foreach ($row['instead'] as $axis => $answer) {
         $instead[] = $words->listed('choice', $axis).': '.$name($axis, $answer);
     }
-    $lines[] = '| '.$said[0].' | '.implode('; ', array_slice($said, 1)).' | '.implode('; ', $instead)." | {$row['why']} |";
+    $lines[] =
+        '| '.
+        $said[0].
+        ' | '.
+        implode('; ', array_slice($said, 1)).
+        ' | '.
+        implode('; ', $instead).
+        " | {$row['why']} |";
 }
 array_push($lines, '', '<!-- end -->');
 $path = dirname(__DIR__).'/docs/details.md';

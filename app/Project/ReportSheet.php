@@ -9,7 +9,7 @@ use App\Models\Report;
 use Apron\Crew\SequenceSheet;
 use Apron\Detail\Detail;
 use Apron\Inspection\CheckFormat;
-use Apron\Inspection\OpeningChecks;
+use Apron\Inspection\DetailChecks;
 use Apron\Inspection\SiteSheet;
 use Apron\Method\OpeningSchedule;
 use Apron\Method\ScheduledOpening;
@@ -101,7 +101,7 @@ final class ReportSheet
     {
         $told = [];
         foreach ($core->details as $detail) {
-            foreach (OpeningChecks::of($detail) as $check) {
+            foreach (DetailChecks::of($detail) as $check) {
                 $told[] = CheckFormat::asking($check, $detail->title, $words, $core->materials->catalogue->version);
             }
         }

@@ -7,7 +7,7 @@ namespace App\Project;
 use App\Models\Project;
 use Apron\Inspection\Asked;
 use Apron\Inspection\CheckFormat;
-use Apron\Inspection\OpeningChecks;
+use Apron\Inspection\DetailChecks;
 use Apron\Inspection\SiteFormat;
 use Apron\Rules\Words;
 
@@ -43,7 +43,7 @@ final class SiteAsked
             $words = new Words($core->brief->units);
             $this->asked = [];
             foreach ($core->details as $detail) {
-                foreach (OpeningChecks::of($detail) as $check) {
+                foreach (DetailChecks::of($detail) as $check) {
                     $this->asked[$check->id] = CheckFormat::asked(
                         $check,
                         $words,

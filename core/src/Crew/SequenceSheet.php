@@ -8,16 +8,19 @@ use Apron\Detail\Detail;
 use Apron\Detail\DetailWriter;
 use Apron\Detail\Laid;
 use Apron\Detail\Layout;
+use Apron\Detail\Patch;
 use Apron\Detail\Piece;
+use Apron\Detail\PieceKind;
 use Apron\Detail\Reasons;
 use Apron\Detail\Rect;
 use Apron\Detail\Step;
 use Apron\Inspection\Check;
 use Apron\Inspection\CheckFormat;
-use Apron\Inspection\OpeningChecks;
+use Apron\Inspection\DetailChecks;
 use Apron\Rules\Finding;
 use Apron\Rules\RuleFigures;
 use Apron\Rules\Words;
+use Apron\Sealant\WetFilm;
 use Apron\Trace\Check\Laps;
 use Apron\Trace\DetailAssessment;
 use Apron\Trace\HalfBuilt;
@@ -78,7 +81,7 @@ final class SequenceSheet
             ]),
             'checks' => array_map(
                 fn (Check $check): array => CheckFormat::told($check, $words),
-                OpeningChecks::of($detail),
+                DetailChecks::of($detail),
             ),
             'findings' => array_map(
                 fn (Finding $finding): array => ['severity' => $finding->severity->value, 'key' => $finding->key()] +
@@ -159,7 +162,26 @@ final class SequenceSheet
             'prime' => self::said($words, $code, 'prime', []),
             'wait' => self::said($words, $code, 'wait', []),
             'check' => self::said($words, $code, 'check', []),
+            'coat' => $piece->kind === PieceKind::Fluid ? self::coat($piece, $words) : '',
         ];
+    }
+
+    /** What a coat is laid to, by the usual film and solids where no data sheet says otherwise. */
+    private static function coat(Piece $piece, Words $words): string
+    {
+        $figures = RuleFigures::of('coats');
+        [$wet, $solids] = [$figures->figure('wet_coat_mm'), $figures->figure('solids_share')];
+        $film = new WetFilm($wet * $solids, $solids);
+        $area =
+            array_sum(array_map(fn (Patch $p): float => $p->rect->width() * $p->rect->height(), $piece->patches)) /
+            1e6;
+
+        return $words->text('handling.coat', 'coat', [
+            'wet_mm' => $wet,
+            'dry_mm' => $film->dryMm,
+            'on_area_m2' => $area,
+            'takes_litres' => $film->litres($area, $figures->figure('loss_share')),
+        ]);
     }
 
     /** @return list<string> patches as they lie on each facet, innermost first, one facet after the other */

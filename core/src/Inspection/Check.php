@@ -10,6 +10,7 @@ namespace Apron\Inspection;
  */
 final readonly class Check
 {
+    /** @param  array<string, float|int|string>  $figures  what its words speak of */
     public function __construct(
         /** names it through edits: detail, what, place */
         public string $id,
@@ -24,6 +25,9 @@ final readonly class Check
         public ?Bounds $bounds,
         /** where it is on the drawing, for the sketch: facet and the measured stretch */
         public ?Measured $measured,
+        public array $figures = [],
+        /** a film, which is read in mil or µm where only a number is typed */
+        public bool $film = false,
     ) {
     }
 }

@@ -33,11 +33,12 @@ final class CheckFormat
             'step' => $check->step,
             'place' => $check->place,
             'title' => self::title($check, $words),
-            'reason' => $words->text($code, 'reason'),
+            'reason' => $words->text($code, 'reason', $check->figures),
             'when_failing' => $words->text($code, 'remedy'),
             'instrument' => $words->text($code, 'instrument'),
             'drawn_mm' => $check->drawn,
             'least_mm' => $check->bounds?->least,
+            'film' => $check->film,
             'measured' => $check->measured?->toArray(),
         ];
     }
@@ -68,7 +69,8 @@ final class CheckFormat
     private static function title(Check $check, Words $words): string
     {
         return trim(
-            $words->text("check.$check->what", 'title').($check->place === '' ? '' : ', '.$check->place),
+            $words->text("check.$check->what", 'title', $check->figures).
+                (in_array($check->place, ['left', 'right'], true) ? ", $check->place" : ''),
         );
     }
 }

@@ -6,6 +6,7 @@ namespace Apron\Inspection;
 
 use Apron\Detail\Detail;
 use Apron\Detail\Piece;
+use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Detail\Rect;
 use Apron\Rules\RuleFigures;
@@ -43,7 +44,8 @@ final class OpeningChecks
     private function pan(): void
     {
         $pan = $this->withRole(PieceRole::Pan);
-        if ($pan === null) {
+        // A coat has no upturn to measure and no corner to fold: it is gauged.
+        if ($pan === null || $pan->kind === PieceKind::Fluid) {
             return;
         }
         $least = $this->detail->panUpturn ?? RuleFigures::of('openings.figures')->figure('pan_upturn_mm');

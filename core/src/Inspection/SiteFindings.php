@@ -24,7 +24,7 @@ final class SiteFindings
         }
         $checks = [];
         foreach ($details as $detail) {
-            foreach (OpeningChecks::of($detail) as $check) {
+            foreach (DetailChecks::of($detail) as $check) {
                 $checks[] = [$check, $detail->title];
             }
         }

@@ -21,8 +21,7 @@ final class MethodForm
     {
         return array_map(
             fn (array $p): array => [
-                'label' => $p['situation'] ??
-                    $words->listed($p['kind'] === 'choice' ? 'choice' : 'size', $p['name']),
+                'label' => $p['situation'] ?? $words->listed($p['kind'] === 'choice' ? 'choice' : 'size', $p['name']),
                 'of' => array_map(
                     fn (string $of): array => ['value' => $of, 'title' => $words->answer($p['name'], $of)],
                     $p['of'],

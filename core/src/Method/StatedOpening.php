@@ -41,7 +41,11 @@ final readonly class StatedOpening
     {
         $method =
             Methods::named($this->method) ??
-            throw new CannotGenerate('generator', $this->method, 'one of '.implode(', ', array_keys(Methods::all())));
+            throw new CannotGenerate(
+                'generator',
+                $this->method,
+                'one of '.implode(', ', array_keys(Methods::all())),
+            );
         $there = $assemblies[$this->between[0] ?? ''] ?? null;
         $wall = $there === null ? null : Wall::of($there);
         [$detail, $refused] = $this->drawn($brief, $materials, $wall);

@@ -1378,6 +1378,8 @@ export interface components {
                 from: number[];
                 to: number[];
             } | null;
+            /** @description a film: a bare number is in mil or µm */
+            film: boolean;
         };
         SequenceSheet: {
             detail: components["schemas"]["Detail"];
@@ -1416,6 +1418,8 @@ export interface components {
                     prime: string;
                     wait: string;
                     check: string;
+                    /** @description what a coat is laid to: film, litres; empty for what is no coat */
+                    coat: string;
                 }[];
             }[];
             cut_list: {
@@ -1505,6 +1509,7 @@ export interface components {
                 out: number;
             };
             asked: components["schemas"]["Asked"];
+            film: boolean;
         };
         Fault: {
             id: string;

@@ -79,7 +79,9 @@ export function CrewCard({ sheet, step, units }: { sheet: SequenceSheet; step: n
                     <div className="text-[8pt] font-normal text-faint">{sheet.materials[piece.id]}</div>
                   </td>
                   <td className="py-1 pr-2">
-                    {cut && cut.step === step ? (
+                    {piece.coat ? (
+                      piece.coat
+                    ) : cut && cut.step === step ? (
                       <>
                         {both(cut.length_mm)} × {both(cut.width_mm)}
                       </>

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use Apron\Inspection\Check;
-use Apron\Inspection\OpeningChecks;
+use Apron\Inspection\DetailChecks;
 use Apron\Inspection\SiteFormat;
 use Apron\Inspection\SiteRecord;
 use Apron\Inspection\Verdict;
@@ -143,11 +143,11 @@ it('opens a fault again when its re-inspection fails, and closes it when it pass
 
 it('asks of an opening what it draws, against the least it names', function () {
     $checks = [];
-    foreach (OpeningChecks::of(readProject(demoFile())->details[0]) as $check) {
+    foreach (DetailChecks::of(readProject(demoFile())->details[0]) as $check) {
         $checks[$check->id] = [$check->step, $check->drawn, $check->bounds?->least];
     }
     expect($checks)
-        ->toHaveCount(17)
+        ->toHaveCount(18)
         ->toMatchArray([
             'o4.pan-upturn.left' => [2, 150.0, 150.0],
             'o4.liner-over-pan.right' => [3, 75.0, 50.0],

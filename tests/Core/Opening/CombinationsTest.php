@@ -43,7 +43,10 @@ function drawnCombination(array $answers, int $turn): Detail
 {
     $sizes = [[600.0, 600.0, 140.0], [900.0, 1200.0, 140.0], [2400.0, 1500.0, 235.0], [1000.0, 2200.0, 300.0]];
     [$w, $h, $d] = $sizes[$turn % 4];
-    $board = ($answers['outboard'] ?? '') === 'board' ? ['insulation_mm' => [25.0, 50.8, 150.0, 300.0, 38.1][$turn % 5]] : [];
+    $board =
+        ($answers['outboard'] ?? '') === 'board'
+            ? ['insulation_mm' => [25.0, 50.8, 150.0, 300.0, 38.1][$turn % 5]]
+            : [];
 
     return composed()->make(
         'o',
@@ -53,54 +56,58 @@ function drawnCombination(array $answers, int $turn): Detail
     );
 }
 
-it('builds every combination that is not refused: no fail, its declared worst met, corners, sill and air closed', function (
-    string $plane,
-) {
-    // Clips and brackets are drawn as straps are; all of them are in php bin/combinations.php --grid.
-    $all = array_filter(
-        buildable(Combinations::DRAWN),
-        fn (array $a): bool => $a['plane'] === $plane && ! in_array($a['held_by'], ['clips', 'brackets'], true),
-    );
-    $wrong = [];
-    foreach (array_values($all) as $turn => $answers) {
-        $made = new DetailAssessment(drawnCombination($answers, $turn));
-        // Strips of paper hold no air: in a framed wall that is told, and honestly so.
-        $open = $answers['dressing'] === 'sheet-strips' && ! isset($answers['buck_place']);
-        $as = [
-            'severity' => $made->severity()->value !== 'fail',
-            'worst' => $made->worst() === composed()->worst($answers),
-            'air' => $open || ! in_array(false, $made->of(AirLine::class)->air, true),
-            'corners' => array_diff(
-                [
-                    $made->of(Corners::class)->corners['bottom-left']->value,
-                    $made->of(Corners::class)->corners['top-right']->value,
-                    $made->of(SillCheck::class)->sill['end_dams']->value,
-                ],
-                ['pass'],
-            ) === [],
-        ];
-        foreach (array_keys($as, false, true) as $what) {
-            $wrong[] = "$what: ".json_encode($answers);
+it(
+    'builds every combination that is not refused: no fail, its declared worst met, corners, sill and air closed',
+    function (string $plane) {
+        // Clips and brackets are drawn as straps are; all of them are in php bin/combinations.php --grid.
+        $all = array_filter(
+            buildable(Combinations::DRAWN),
+            fn (array $a): bool => $a['plane'] === $plane && ! in_array($a['held_by'], ['clips', 'brackets'], true),
+        );
+        $wrong = [];
+        foreach (array_values($all) as $turn => $answers) {
+            $made = new DetailAssessment(drawnCombination($answers, $turn));
+            // Strips of paper hold no air: in a framed wall that is told, and honestly so.
+            $open = $answers['dressing'] === 'sheet-strips' && ! isset($answers['buck_place']);
+            $as = [
+                'severity' => $made->severity()->value !== 'fail',
+                'worst' => $made->worst() === composed()->worst($answers),
+                'air' => $open || ! in_array(false, $made->of(AirLine::class)->air, true),
+                'corners' => array_diff(
+                    [
+                        $made->of(Corners::class)->corners['bottom-left']->value,
+                        $made->of(Corners::class)->corners['top-right']->value,
+                        $made->of(SillCheck::class)->sill['end_dams']->value,
+                    ],
+                    ['pass'],
+                ) === [],
+            ];
+            foreach (array_keys($as, false, true) as $what) {
+                $wrong[] = "$what: ".json_encode($answers);
+            }
         }
-    }
-    expect($wrong)->toBe([])->and(count($all))->toBeGreaterThan(20);
-})->with(fn (): array => Axes::all()['plane']['of']);
+        expect($wrong)->toBe([])->and(count($all))->toBeGreaterThan(20);
+    },
+)->with(fn (): array => Axes::all()['plane']['of']);
 
-it('closes the joint in every way that the holding allows, and only the sill that is sealed is cautioned', function () {
-    $all = buildable(['plane', 'held_by', ...Combinations::SEALS]);
-    $wrong = [];
-    foreach ($all as $turn => $answers) {
-        $sealed = ($answers['outer_sill'] ?? '') === 'weather-sealed';
-        $made = new DetailAssessment(drawnCombination($answers, $turn), new School($sealed));
-        if ($made->severity()->value === 'fail' || in_array(false, $made->of(AirLine::class)->air, true)) {
-            $wrong[] = json_encode($answers);
+it(
+    'closes the joint in every way that the holding allows, and only the sill that is sealed is cautioned',
+    function () {
+        $all = buildable(['plane', 'held_by', ...Combinations::SEALS]);
+        $wrong = [];
+        foreach ($all as $turn => $answers) {
+            $sealed = ($answers['outer_sill'] ?? '') === 'weather-sealed';
+            $made = new DetailAssessment(drawnCombination($answers, $turn), new School($sealed));
+            if ($made->severity()->value === 'fail' || in_array(false, $made->of(AirLine::class)->air, true)) {
+                $wrong[] = json_encode($answers);
+            }
+            if ($made->of(SillCheck::class)->sill['outer_joint']->value !== ($sealed ? 'caution' : 'pass')) {
+                $wrong[] = 'sill: '.json_encode($answers);
+            }
         }
-        if ($made->of(SillCheck::class)->sill['outer_joint']->value !== ($sealed ? 'caution' : 'pass')) {
-            $wrong[] = 'sill: '.json_encode($answers);
-        }
-    }
-    expect($wrong)->toBe([])->and(count($all))->toBeGreaterThan(200);
-});
+        expect($wrong)->toBe([])->and(count($all))->toBeGreaterThan(200);
+    },
+);
 
 /** Answers with what must be answered before for them to be asked at all. */
 function askedFor(array $answers): array

@@ -50,7 +50,8 @@ final class FlappedPanels extends Part implements OnFraming, WaterPlane
     /** Its flaps shed; what is dressed over its facer at the head relies on its bond, or on the seal of a coat. */
     public function worst(Composition $of): Outcome
     {
-        $coated = $of->has('over_flange', 'fluid') ||
+        $coated =
+            $of->has('over_flange', 'fluid') ||
             (! $of->has('held_by', 'flange') && $of->has('dressing', 'fluid-coat'));
 
         return $coated ? Outcome::ReliesOnSeal : Outcome::ReliesOnBond;

@@ -8,7 +8,7 @@ use Apron\Detail\Detail;
 use Apron\Detail\DetailFormat;
 use Apron\Detail\DetailWriter;
 use Apron\Detail\Layout;
-use Apron\Inspection\OpeningChecks;
+use Apron\Inspection\DetailChecks;
 use Apron\Json\Node;
 use Apron\Method\InWall;
 use Apron\Method\Methods;
@@ -144,6 +144,6 @@ final class DetailsSection extends ListSection
 
     protected function checks(object $row): array
     {
-        return OpeningChecks::of($row);
+        return DetailChecks::of($row);
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Apron\Project\Section;
 
-use Apron\Inspection\OpeningChecks;
+use Apron\Inspection\DetailChecks;
 use Apron\Json\Node;
 use Apron\Method\OpeningFormat;
 use Apron\Method\ScheduledOpening;
@@ -95,6 +95,6 @@ final class OpeningsSection extends ListSection
 
     protected function checks(object $row): array
     {
-        return OpeningChecks::of($row->detail);
+        return DetailChecks::of($row->detail);
     }
 }

@@ -119,6 +119,14 @@ export function StepPanel({
         />
       )}
       {!chosen && now && <p className="border-t border-hair py-2">{now.how}</p>}
+      {!chosen &&
+        now?.pieces
+          .filter((p) => p.coat !== '')
+          .map((p) => (
+            <p key={p.id} className="border-t border-hair py-2" data-coat={p.id}>
+              <span className="font-semibold">{sheet.names[p.id]}.</span> {p.coat}
+            </p>
+          ))}
       {!chosen && now?.caution && <p className="border-t border-hair py-2 text-caution">{now.caution}</p>}
       {!chosen && sheet.reasons.some((r) => r.after === step) && (
         <section className="border-t border-hair py-2" data-reasons={step}>

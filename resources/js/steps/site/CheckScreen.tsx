@@ -42,7 +42,10 @@ export function CheckScreen({ check, checks, waiting, photographs, add, ensureVi
   const camera = useRef<HTMLInputElement>(null);
   const at = checks.findIndex((c) => c.id === check.id);
   const next = checks[at + 1]?.id ?? null;
-  const read = typed === '' ? null : readQuantity(typed, 'length', units);
+  // Of a film a bare number is in mil or µm, never in inches.
+  const bare = check.film && /^[\d.,]+$/.test(typed.trim());
+  const read =
+    typed === '' ? null : readQuantity(bare ? `${typed} ${units === 'us' ? 'mil' : 'um'}` : typed, 'length', units);
   const value = read && 'value' in read ? read.value : null;
   const verdict =
     check.least_mm === null
