@@ -60,7 +60,9 @@ final class DocumentRows
         $text = self::encode($content);
         $document->update([
             'kind' => $kind,
-            'position' => $document->kind === $kind ? $document->position : 1 + $this->last($document->project_id, $kind),
+            'position' => $document->kind === $kind
+                    ? $document->position
+                    : 1 + $this->last($document->project_id, $kind),
             'content' => $text,
             'hash' => hash('sha256', $text),
             'revision' => $document->revision + 1,

@@ -283,7 +283,7 @@ final class ComposedOpening implements Generator
         $lap = $in->least('membrane_lap');
 
         return [
-            ...Lay::lapping(['membrane', 'formable', 'corner', 'moulded', 'fluid'], $lap),
+            ...Lay::lapping(['membrane', 'formable', 'corner', 'fluid'], $lap),
             new LeastLap('membrane', 'sheet', $lap, $lap),
             new LeastLap('sheet', 'membrane', $in->least('flap_over_head_strip'), $lap),
             new LeastLap('tape', 'sheet', $in->least('slit_tape_side'), $in->least('slit_tape_side')),

@@ -14,6 +14,7 @@ use Apron\Drafting\Lay;
 use Apron\Opening\Composition;
 use Apron\Opening\Part;
 use Apron\Opening\Scheme;
+use Apron\Trace\Outcome;
 
 /**
  * Trim on the face round the opening, a joint's width off the unit's frame, or off the arris where the unit stands back
@@ -35,6 +36,18 @@ final class Trim extends Part
             'trim_breaker_material' => 'backer-rod',
             'trim_sealant_material' => 'sealant-silyl',
         ];
+    }
+
+    /**
+     * What gets behind it comes out at its foot; beads over the arris of a return keep out what would run in there.
+     */
+    public function worst(Composition $of): Outcome
+    {
+        return match (true) {
+            $of->has('trim', 'by-others') => Outcome::Shed,
+            $of->has('trim', 'caulked') && ! $of->has('held_by', 'flange') => Outcome::ReliesOnSeal,
+            default => Outcome::Recovered,
+        };
     }
 
     public function steps(Scheme $in): array

@@ -216,9 +216,8 @@ final class Liners
         // Past the arris it covers the slit on both faces of the corner.
         [$past0, $past1] = $facet === 'sill' ? [-$leg, 0.0] : [$h, $h + $leg];
         $pieces = [];
-        foreach (
-            ['left' => [-$leg, 0.0, 0.0, $leg], 'right' => [$w, $w + $leg, $w - $leg, $w]] as $hand => [$out0, $out1, $in0, $in1]
-        ) {
+        $sides = ['left' => [-$leg, 0.0, 0.0, $leg], 'right' => [$w, $w + $leg, $w - $leg, $w]];
+        foreach ($sides as $hand => [$out0, $out1, $in0, $in1]) {
             $id = "corner-$facet-$hand";
             $across = [min($out0, $in0), $past0, max($out1, $in1), $past1];
             $pieces[] = Lay::piece(
