@@ -40,7 +40,7 @@ it('follows a wall from its board to the cards, by keyboard alone', function () 
 
         // Which wall, and the way that takes what the wall gives is there at once.
         $browser->open("/p/$project/sequences");
-        answered($browser, 'New, in wall', 'in Reading');
+        answered($browser, 'New, in wall', 'Reading');
         $browser->surely(
             fn () => $browser->driver
                 ->findElement(WebDriverBy::xpath('//button[normalize-space()="make it"]'))

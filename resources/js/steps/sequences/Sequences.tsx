@@ -95,10 +95,10 @@ export default function Sequences() {
                 if (e.target.value !== '' && wanted === '') setWanted(COMPOSED);
               }}
             >
-              <option value="">in no wall</option>
+              <option value="">no wall</option>
               {walls.map((w) => (
                 <option key={w.id} value={w.id}>
-                  in {w.name}
+                  {w.name}
                 </option>
               ))}
             </select>
