@@ -41,11 +41,7 @@ it('follows a wall from its board to the cards, by keyboard alone', function () 
         // Which wall, and the way that takes what the wall gives is there at once.
         $browser->open("/p/$project/sequences");
         answered($browser, 'New, in wall', 'Reading');
-        $browser->surely(
-            fn () => $browser->driver
-                ->findElement(WebDriverBy::xpath('//button[normalize-space()="make it"]'))
-                ->sendKeys(WebDriverKeys::ENTER),
-        );
+        button($browser, 'make it', WebDriverKeys::ENTER);
         $browser->until(
             'return document.querySelector("select[aria-label=Method]")?.value === "unit-in-its-wall"',
             'the opening that was made',

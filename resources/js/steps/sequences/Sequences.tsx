@@ -115,7 +115,7 @@ export default function Sequences() {
             <MethodOptions methods={methods} />
           </select>
           {wanted !== '' && (
-            <button className="act" disabled={begin.isPending}>
+            <button className="act" disabled={begin.isPending || !methods.some((m) => m.name === wanted)}>
               make it
             </button>
           )}
