@@ -26,11 +26,22 @@ final class Crossing extends Place
     public function ways(): array
     {
         $last = $this->interval + 2 === count($this->rain->strips->breaks[$this->facet][$this->strip]);
-        if (! $this->drains()) {
+        if (! $this->heldBySill() && ! $this->drains()) {
             $last ? $this->foot() : $this->inPlane();
         }
 
         return $this->ways ?: throw new \LogicException('water that goes nowhere');
+    }
+
+    /** A sealed outer joint at the sill makes a bath of what lies behind it. */
+    private function heldBySill(): bool
+    {
+        if ($this->facet !== 'sill' || $this->s !== -1.0 * ($this->rain->bath() ?? INF)) {
+            return false;
+        }
+        $this->ways[] = new Way(0, [[Outcome::Trapped, 'trace.sill-sealed', 'unit']], []);
+
+        return true;
     }
 
     /** Rule 0. */
@@ -329,6 +340,12 @@ final class Crossing extends Place
     private function drip(): void
     {
         $facet = ($this->facet === 'reveal-head' ? 'reveal-' : OpeningGeometry::returnsOf($this->facet)).'sill';
+        if ($facet === 'sill' && $this->rain->bath() === 0.0) {
+            // A unit at the face that is sealed all along its foot: it falls past that.
+            $this->ways[] = new Way(0, [...$this->events, [Outcome::Shed, 'trace.drips-to-sill', $facet]], []);
+
+            return;
+        }
         $sill = $this->rain->strips->at($facet, $this->u);
         $outer = $this->rain->strips->interval($facet, $sill, $this->rain->strips->runsIn($facet) ? 0.0 : -0.001);
         $this->ways[] = new Way(

@@ -75,6 +75,22 @@ final class Rain
         return ((((($this->number[$place[0]] << 19) | $place[1]) << 19) | $place[2]) << 18) | ($place[3] + 1);
     }
 
+    /**
+     * Where a sealed outer joint at the sill keeps in what the unit leaks, mm in from the face; null where it drains. In
+     * the school that seals the joint on all four sides, with a tighter seal inside, that is its way, and the check of
+     * the sill names the condition.
+     */
+    public function bath(): ?float
+    {
+        $unit = $this->layout->detail->unit;
+        $onPurpose =
+            $this->school->weatherSealed &&
+            count($unit->joints ?? []) === 4 &&
+            array_filter($unit->joints ?? [], fn ($j): bool => $j->outer !== Edge::Sealed || ! $j->inner) === [];
+
+        return $onPurpose || ! isset($this->strips->of['sill']) ? null : $this->strips->sealedSill('sill');
+    }
+
     /** The outermost patch over an interval of a strip, as its order; −1 where it is bare. */
     public function outermost(string $facet, int $strip, int $interval): int
     {

@@ -89,6 +89,16 @@ final class Strips
         return $facet === 'sill' && $this->layout->detail->opening?->sillPitch === SillPitch::In;
     }
 
+    /** How far in from the face the outer joint of the unit closes the sill, where it is sealed and water runs out. */
+    public function sealedSill(string $facet): ?float
+    {
+        $unit = $facet === 'sill' ? $this->layout->detail->unit : null;
+
+        return $unit !== null && ! $this->runsIn($facet) && ($unit->joints['sill']->outer ?? null) === Edge::Sealed
+            ? $unit->outerZ
+            : null;
+    }
+
     /** Where a patch begins, downhill. */
     public function start(Laid $laid): float
     {
@@ -240,6 +250,10 @@ final class Strips
                 $breaks[] = $this->runsIn($facet->name) ? $penetration->rect->v0 : -$penetration->rect->v1;
             }
         }
+        $sealed = $this->sealedSill($facet->name);
+        if ($sealed !== null) {
+            $breaks[] = -$sealed;
+        }
         $breaks = array_values(
             array_unique(array_filter($breaks, fn (float $s): bool => $s >= $first && $s <= $last), SORT_REGULAR),
         );
@@ -259,6 +273,10 @@ final class Strips
             $detail->opening !== null && OpeningGeometry::returnsOf($facet) !== null
                 ? [-$detail->opening->height, 0.0]
                 : [];
+        $sealed = $this->sealedSill($facet);
+        if ($sealed !== null) {
+            $places[] = -$sealed;
+        }
         foreach ($detail->penetrations as $pipe) {
             if ($pipe->facet === $facet && $pipe->rect->u0 < $u && $pipe->rect->u1 > $u) {
                 $places[] = $this->runsIn($facet) ? $pipe->rect->v0 : -$pipe->rect->v1;

@@ -573,8 +573,8 @@ return [
             [],
             array_replace_recursive($set, ['unit' => ['joints' => ['sill' => ['outer' => 'sealed']]]]),
         ),
-        ['sill' => ['outer_joint' => 'fail']],
-        'caulked sill joint',
+        ['sill' => ['outer_joint' => 'fail'], 'unit:sill@500' => ['trapped', 'fail', 0]],
+        'caulked sill joint: what the unit leaks stands behind it',
     ],
     'opening: no inner seal' => [
         openingDetail(

@@ -62,6 +62,10 @@ final readonly class HeadCheck implements DetailCheck
             }
             $worst = Severity::Pass;
             foreach ($patches as $laid) {
+                // Under the head no water runs: what is folded in there has no top edge of its own.
+                if (in_array($laid->patch->facet, ['head', 'reveal-head'], true)) {
+                    continue;
+                }
                 foreach ($rain->strips->of[$laid->patch->facet] as $strip => [$u0, $u1]) {
                     if (
                         $laid->rect()->u0 <= $u0 &&

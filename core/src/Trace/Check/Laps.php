@@ -252,8 +252,11 @@ final readonly class Laps implements DetailCheck
             if ($other->patch->facet !== $laid->patch->facet) {
                 // Folded over an arris where it ends.
                 $end = $layout->endInto($laid, $other);
+                // All along the overlap: where only a part of the edge goes on, the rest of it is an edge.
                 $atFold =
-                    in_array($end, $horizontal ? ['v0', 'v1'] : ['u0', 'u1'], true) && $overlap->{$end} === $r->{$end};
+                    in_array($end, $horizontal ? ['v0', 'v1'] : ['u0', 'u1'], true) &&
+                    $overlap->{$end} === $r->{$end} &&
+                    self::goesAlong($layout, $laid, $other, $overlap, $horizontal);
                 if ($atFold) {
                     return true;
                 }
@@ -273,6 +276,24 @@ final readonly class Laps implements DetailCheck
         }
 
         return false;
+    }
+
+    /** Whether a patch beyond the arris goes on along the whole of an overlap at it. */
+    private static function goesAlong(
+        Layout $layout,
+        Laid $laid,
+        Laid $other,
+        Rect $overlap,
+        bool $horizontal,
+    ): bool {
+        $o = $other->rect();
+        // Along an arris both facets count alike, whichever of their two ways runs there.
+        $level = in_array($layout->endInto($other, $laid), ['v0', 'v1'], true);
+        [$from, $to] = $level ? [$o->u0, $o->u1] : [$o->v0, $o->v1];
+
+        return $horizontal
+            ? $from <= $overlap->u0 && $to >= $overlap->u1
+            : $from <= $overlap->v0 && $to >= $overlap->v1;
     }
 
     /** The detail's own list where it brings one, else that of common practice. */
