@@ -138,10 +138,12 @@ final class Methods
         $settled = [];
         foreach ($schools as $question => $answer) {
             $name = str_replace('-', '_', $question);
-            $takes = array_column($generator->parameters($stated + $settled), 'of', 'name');
-            $usual = array_column($generator->parameters(), 'value', 'name')[$name] ?? null;
+            $parameters = $generator->parameters($stated + $settled);
+            $takes = array_column($parameters, 'of', 'name');
+            $usual = array_column($parameters, 'value', 'name')[$name] ?? null;
             $answers = is_string($usual) ? array_column(self::answersOf($question), 'value') : [];
-            $asked = ! isset($stated[$name]) && in_array($usual, $answers, true);
+            $fixed = $generator instanceof ComposedOpening && $generator->isA($name);
+            $asked = ! isset($stated[$name]) && ! $fixed && in_array($usual, $answers, true);
             if ($asked && in_array($answer, $takes[$name] ?? [], true)) {
                 $settled[$name] = $answer;
             }

@@ -34,6 +34,9 @@ final class ComposedOpening implements Generator
         'depth_mm' => [60.0, 1000.0],
     ];
 
+    /** Axes that a preset is named by; the others of it a school may answer otherwise. */
+    private const NAMED_BY = ['plane', 'held_by', 'first', 'dressing', 'under_sill', 'outboard', 'outer', 'over_flange'];
+
     /** So many ways of one preset are kept ready. */
     private const KEPT = 50;
 
@@ -57,6 +60,12 @@ final class ComposedOpening implements Generator
     public function states(string $axis): bool
     {
         return isset($this->preset[$axis]);
+    }
+
+    /** Whether an axis is what the method is called by: no school takes a coat away from a method of fluid. */
+    public function isA(string $axis): bool
+    {
+        return $this->states($axis) && in_array($axis, self::NAMED_BY, true);
     }
 
     /**

@@ -76,9 +76,9 @@ final class Rain
     }
 
     /**
-     * Where a sealed outer joint at the sill keeps in what the unit leaks, mm in from the face; null where it drains. In
-     * the school that seals the joint on all four sides, with a tighter seal inside, that is its way, and the check of
-     * the sill names the condition.
+     * Where a sealed outer joint at the sill keeps in what the unit leaks, mm in from the face; null where it drains.
+     * In the school that seals the joint on all four sides, with a tighter seal inside, that is its way, and the check
+     * of the sill names the condition.
      */
     public function bath(): ?float
     {

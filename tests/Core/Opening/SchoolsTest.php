@@ -22,7 +22,14 @@ it('offers no answer that changes nothing: a choice of a method, a material, wor
     $choices = array_merge(
         ...array_values(
             array_map(
-                fn ($g) => array_filter($g->parameters(), fn (array $p) => $p['kind'] === 'choice'),
+                fn ($g) => array_filter(
+                    // Some are only asked where the opening comes first.
+                    [
+                        ...$g->parameters(),
+                        ...$g->name() === 'unit-in-its-wall' ? $g->parameters(['first' => 'opening']) : [],
+                    ],
+                    fn (array $p) => $p['kind'] === 'choice',
+                ),
                 Methods::all(),
             ),
         ),
@@ -446,3 +453,29 @@ it(
             ->toBe([]);
     },
 );
+
+it('lets a school answer what a method leaves open, and never takes from it what it is called by', function () {
+    $settled = fn (string $name, array $schools, array $stated = []) => Methods::settled(
+        Methods::named($name),
+        $schools,
+        null,
+        $stated,
+    );
+    expect($settled('strapped-unit-in-self-adhered', ['outer' => 'open', 'clips-sealed' => 'after-inner']))
+        ->toBe(['outer' => 'open', 'clips_sealed' => 'after-inner'])
+        ->and($settled('strapped-unit-in-self-adhered', ['dressing' => 'slit-strips']))
+        ->toBe(['dressing' => 'slit-strips'])
+        ->and($settled('flanged-unit-in-fluid', ['dressing' => 'formed-pan', 'over-flange' => 'strips']))
+        ->toBe([])
+        // A three-stage joint has its own outer seal, a sheet takes no coat, and no buck comes of itself.
+        ->and($settled('three-stage-joint', ['outer' => 'open']))
+        ->toBe([])
+        ->and($settled('flanged-unit-in-fastened-sheet', ['dressing' => 'fluid-coat', 'buck' => 'wood']))
+        ->toBe([])
+        ->and($settled('unit-in-buck', ['buck' => 'wood']))
+        ->toBe(['buck' => 'wood'])
+        ->and($settled('unit-in-its-wall', ['sheet-laps' => '150-150'], ['first' => 'opening']))
+        ->toBe(['sheet_laps' => '150-150'])
+        ->and($settled('strapped-unit-in-fluid', ['unit-depth' => 'at-the-sheathing'], ['depth_mm' => 140.0]))
+        ->toBe(['setback_mm' => 0.0]);
+});

@@ -22,6 +22,9 @@ use Apron\Opening\Scheme;
  */
 final class FieldLast extends Part implements WaterPlane
 {
+    /** Upright laps of a sheet in either school, and its level ones in that of 150 mm both ways. */
+    private const WIDE_LAP_MM = 150.0;
+
     public function __construct(private readonly string $plane)
     {
     }
@@ -61,7 +64,11 @@ final class FieldLast extends Part implements WaterPlane
     /** Of the course above over those beside, and of those over the lower one. */
     private function levelLap(Scheme $in): float
     {
-        return $this->sheet() ? $in->least('flap_over_head_strip') : $in->mm('membrane_lap');
+        return match (true) {
+            ! $this->sheet() => $in->mm('membrane_lap'),
+            $in->of->has('sheet_laps', '150-150') => self::WIDE_LAP_MM,
+            default => $in->least('flap_over_head_strip'),
+        };
     }
 
     /**
