@@ -69,7 +69,10 @@ it('follows a wall from its board to the cards, by keyboard alone', function () 
             'what has changed',
         );
         answered($browser, 'held by', 'clips');
-        $browser->until('return document.querySelector("[data-finding=\'opening.wall-changed\']") === null', 'looked at');
+        $browser->until(
+            'return document.querySelector("[data-finding=\'opening.wall-changed\']") === null',
+            'looked at',
+        );
         saved($browser);
         expect((float) $opening()['seen']['insulation_mm'])->toBe(150.0);
 

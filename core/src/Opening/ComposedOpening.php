@@ -35,7 +35,16 @@ final class ComposedOpening implements Generator
     ];
 
     /** Axes that a preset is named by; the others of it a school may answer otherwise. */
-    private const NAMED_BY = ['plane', 'held_by', 'first', 'dressing', 'under_sill', 'outboard', 'outer', 'over_flange'];
+    private const NAMED_BY = [
+        'plane',
+        'held_by',
+        'first',
+        'dressing',
+        'under_sill',
+        'outboard',
+        'outer',
+        'over_flange',
+    ];
 
     /** So many ways of one preset are kept ready. */
     private const KEPT = 50;
