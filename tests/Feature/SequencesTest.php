@@ -334,3 +334,74 @@ it('puts on the cards and in the joint what the schools of the project say', fun
     ])->assertOk();
     expect($pressed())->toStartWith('By hand')->and($foam())->toContain('60 %')->not->toContain('or to');
 });
+
+it('says what an opening takes from its wall, follows a saved change of it, and outlives its removal', function () {
+    $sheet = $this->postJson("{$this->path}/generate", [
+        'id' => 'o90',
+        'title' => 'Nine',
+        'generator' => 'unit-in-its-wall',
+        'parameters' => ['width_mm' => 900, 'height_mm' => 1200],
+        'between' => ['w2'],
+    ])
+        ->assertOk()
+        ->json();
+    expect($sheet['wall'])
+        ->toMatchArray(['id' => 'w2', 'plane' => 'self-adhered membrane'])
+        ->and($sheet['wall']['seen'])
+        ->toMatchArray(['plane' => 'self-adhered', 'insulation_mm' => 100, 'material' => 'membrane-sbs'])
+        ->and(array_column($sheet['asked'], 'value', 'name')['outboard'])
+        ->toBe('flush')
+        ->and($sheet['detail']['generated']['parameters'])
+        ->toMatchArray(['outboard' => 'board', 'insulation_mm' => 100]);
+    $this->putJson("{$this->path}/documents/opening/o90", [
+        'revision' => 0,
+        'content' => [
+            'id' => 'o90',
+            'title' => 'Nine',
+            'generator' => 'unit-in-its-wall',
+            'parameters' => ['width_mm' => 900, 'height_mm' => 1200],
+            'between' => ['w2'],
+            'seen' => $sheet['wall']['seen'],
+        ],
+    ])->assertOk();
+    $said = fn (): array => array_values(
+        array_filter(
+            array_map(
+                fn (array $f): string => $f['code'],
+                array_filter(
+                    $this->getJson("{$this->path}/assessment")->json('findings'),
+                    fn (array $f): bool => $f['subject'] === 'details/o90',
+                ),
+            ),
+            fn (string $code): bool => str_starts_with($code, 'opening.'),
+        ),
+    );
+    expect($said())->toBe([]);
+    $wall = contentOf($this->project->documents()->where('key', 'w2')->firstOrFail());
+    $wall['layers'][4]['thickness_mm'] = 150;
+    $this->putJson("{$this->path}/documents/assembly/w2", ['revision' => 1, 'content' => $wall])->assertOk();
+    expect($said())
+        ->toBe(['opening.wall-changed'])
+        ->and($this->getJson("{$this->path}/sequences/o90")->json('detail.opening.outer_board_mm'))
+        ->toEqual(150);
+    $this->deleteJson("{$this->path}/documents/assembly/w2", ['revision' => 2])->assertNoContent();
+    expect($said())->toBe(['opening.no-such-wall']);
+});
+
+it('takes what no page sends for a wall as no wall, or refuses it', function (mixed $between, int $status) {
+    $this->postJson("{$this->path}/generate", [
+        'id' => 'o90',
+        'title' => 'Nine',
+        'generator' => 'unit-in-its-wall',
+        'parameters' => ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 140],
+        'between' => $between,
+        'seen' => ['insulation_mm' => ['a list'], 'plane' => 7],
+    ])->assertStatus($status);
+})->with([
+    'a word' => ['w1', 422],
+    'three walls' => [['w1', 'w2', 'r1'], 422],
+    'a list in it' => [[['w1']], 200],
+    'a number' => [[7], 200],
+    'a wall that is not there' => [['w99'], 200],
+    'a roof' => [['r1'], 200],
+]);

@@ -22,7 +22,7 @@ final class OpeningSchedule
     {
         $kinds = [];
         foreach ($openings as $opening) {
-            $stated = array_diff_key($opening->parameters, self::sizes($opening));
+            $stated = array_diff_key(self::made($opening), self::sizes($opening));
             ksort($stated);
             $kinds[$opening->generator.json_encode($stated, JSON_THROW_ON_ERROR)][] = $opening;
         }
@@ -43,7 +43,13 @@ final class OpeningSchedule
 
         return array_map(
             floatval(...),
-            array_intersect_key(array_merge(array_flip($names), $opening->parameters), array_flip($names)),
+            array_intersect_key(array_merge(array_flip($names), self::made($opening)), array_flip($names)),
         );
+    }
+
+    /** @return array<string, float|string> with what its wall and the project gave it: two walls make two kinds */
+    private static function made(ScheduledOpening $opening): array
+    {
+        return $opening->detail->generated->parameters ?? $opening->parameters;
     }
 }
