@@ -356,9 +356,12 @@ export function SequenceView({ doc, list, mayEdit }: { doc: Doc<Sequence>; list:
                 className={`block w-full pt-1 text-[11px] leading-tight ${s.number === at ? 'border-t-[5px] border-ink font-bold' : s.number < at ? 'border-t-2 border-ink' : 'border-t-2 border-hair text-faint'}`}
                 onClick={() => go(s.number)}
               >
-                {s.number} {s.short}
+                {s.number} <span className={s.number === at ? '' : 'max-sm:hidden'}>{s.short}</span>
                 {sheet.rain.find((state) => state.step === s.number)?.safe && (
-                  <span className="block font-normal text-pass" data-stop={s.number}>
+                  <span
+                    className={`block font-normal text-pass ${s.number === at ? '' : 'max-sm:hidden'}`}
+                    data-stop={s.number}
+                  >
                     may stop here
                   </span>
                 )}

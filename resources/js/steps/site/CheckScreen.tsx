@@ -27,6 +27,9 @@ interface Props {
   phone: boolean;
 }
 
+/** A film is read in mil or µm off its gauge, a lap in inches or mm off a rule. */
+const unitKeys = (film: boolean) => (film ? ['mil', 'um'] : ['in', 'mm']);
+const FILM_KEYS: Record<string, string | undefined> = { in: 'mil', mm: 'um' };
 const KEYS = ['7', '8', '9', '⌫', '4', '5', '6', '/', '1', '2', '3', 'in', '.', '0', '-', 'mm'];
 
 /** One check at arm's length, in gloves: what to measure, where, the number, its band, and on to the next. */
@@ -64,10 +67,10 @@ export function CheckScreen({ check, checks, waiting, photographs, add, ensureVi
   const press = (key: string) =>
     setTyped((t) =>
       key === '⌫'
-        ? t.replace(/ ?(mm|in)$| ?.$/, '')
-        : key === 'mm' || key === 'in'
-          ? `${t.replace(/ ?(mm|in)$/, '')} ${key}`
-          : (t.replace(/ ?(mm|in)$/, '') + key).slice(0, 12),
+        ? t.replace(/ ?(mm|in|mil|um)$| ?.$/, '')
+        : unitKeys(check.film).includes(key)
+          ? `${t.replace(/ ?(mm|in|mil|um)$/, '')} ${key}`
+          : (t.replace(/ ?(mm|in|mil|um)$/, '') + key).slice(0, 12),
     );
   const keep = () => {
     if (check.least_mm === null ? looked === null : value === null) {
@@ -126,7 +129,7 @@ export function CheckScreen({ check, checks, waiting, photographs, add, ensureVi
         <p className="py-1 text-[14px] leading-snug">
           {check.least_mm === null
             ? check.reason
-            : `At least ${show(check.least_mm, 'length', units)}; drawn ${show(check.drawn_mm, 'length', units)}. ${check.reason}`}
+            : `At least ${show(check.least_mm, 'length', units)}${check.drawn_mm === null ? '' : `; drawn ${show(check.drawn_mm, 'length', units)}`}. ${check.reason}`}
         </p>
         {sequence.data && (
           <div className="h-[118px] border border-black">
@@ -218,14 +221,14 @@ export function CheckScreen({ check, checks, waiting, photographs, add, ensureVi
         )}
         {check.least_mm !== null && (
           <div className="grid grid-cols-4 gap-[8px] pb-2">
-            {KEYS.map((key) => (
+            {KEYS.map((k) => (check.film ? (FILM_KEYS[k] ?? k) : k)).map((key) => (
               <button
                 key={key}
                 aria-label={key === '⌫' ? 'delete' : key}
-                className={`min-h-[58px] border-2 border-black text-center text-[22px] font-bold ${key === (units === 'si' ? 'mm' : 'in') ? 'bg-black text-white' : 'bg-white'}`}
+                className={`min-h-[58px] border-2 border-black text-center text-[22px] font-bold ${key === unitKeys(check.film)[units === 'si' ? 1 : 0] ? 'bg-black text-white' : 'bg-white'}`}
                 onClick={() => press(key)}
               >
-                {key}
+                {key === 'um' ? 'µm' : key}
               </button>
             ))}
           </div>
