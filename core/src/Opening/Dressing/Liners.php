@@ -160,7 +160,6 @@ final class Liners
      *
      * @param  float  $leg  how far it goes on the face
      * @param  float  $inside  how far it reaches in
-     * @param  float  $past  how far its leg on the face goes past the opening, each side
      */
     public static function slit(
         string $id,
@@ -170,7 +169,6 @@ final class Liners
         int $step,
         float $leg,
         float $inside,
-        float $past = 0.0,
         ?int $footDown = null,
     ): Piece {
         [$w, $h] = [$in->mm('width'), $in->mm('height')];
@@ -189,7 +187,7 @@ final class Liners
                 Lay::patch("$id.jamb-left", 'jamb-left', [0, $foot, $inside, $top], ['p'], $step),
                 Lay::patch("$id.jamb-right", 'jamb-right', [0, $foot, $inside, $top], ['p'], $step),
                 ...$sill
-                    ? self::leg($in, $id, -$past, $w + $past, $leg, $step, $footDown ?? $step)
+                    ? self::leg($in, $id, 0.0, $w, $leg, $step, $footDown ?? $step)
                     : [Lay::patch("$id.face", 'face', [0, $h, $w, $h + $leg], ['p'], $step)],
             ],
             $sill ? PieceRole::Pan : null,

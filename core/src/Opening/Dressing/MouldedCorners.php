@@ -31,40 +31,22 @@ final class MouldedCorners extends Part
 
     public function steps(Scheme $in): array
     {
-        return ['sill-tape-slit', 'moulded-corners-sill', 'jamb-liners', 'head-tape-slit', 'moulded-corners-head'];
+        return SlitLining::steps('moulded-corners');
     }
 
     public function pieces(Scheme $in): array
     {
-        [$leg, $corner, $d] = [$in->mm('corner_patch') / 2, $in->material('moulded'), $in->mm('depth')];
-        $face = $in->mm('face_return');
-        $sill = $in->at('sill-tape-slit');
+        $lining = new SlitLining(
+            sill: $in->material('pan'),
+            jambs: $in->material('strip'),
+            strips: PieceKind::Membrane,
+            corner: $in->material('moulded'),
+            corners: PieceKind::Moulded,
+            cornerStep: 'moulded-corners',
+            inside: $in->mm('depth'),
+        );
 
-        return [
-            Liners::slit(
-                'pan',
-                $in,
-                $in->material('pan'),
-                PieceKind::Membrane,
-                $sill,
-                $in->sillLeg(),
-                $d,
-                0.0,
-                $in->sillLegDown($sill),
-            ),
-            ...Liners::corners('sill', $in, $corner, PieceKind::Moulded, $in->at('moulded-corners-sill'), $leg),
-            ...Liners::jambs($in, $in->material('strip'), $in->at('jamb-liners'), $leg - $in->least('membrane_lap')),
-            Liners::slit(
-                'head-liner',
-                $in,
-                $in->material('pan'),
-                PieceKind::Membrane,
-                $in->at('head-tape-slit'),
-                $face,
-                $d,
-            ),
-            ...Liners::corners('head', $in, $corner, PieceKind::Moulded, $in->at('moulded-corners-head'), $leg),
-        ];
+        return $lining->pieces($in);
     }
 
     /** Water on the sill comes onto the corner pieces over their bonded inner edges. */

@@ -32,47 +32,22 @@ final class SheetStrips extends Part
 
     public function steps(Scheme $in): array
     {
-        return ['sill-tape-slit', 'corner-patches-sill', 'jamb-liners', 'head-tape-slit', 'corner-patches-head'];
+        return SlitLining::steps('corner-patches');
     }
 
     public function pieces(Scheme $in): array
     {
-        [$leg, $corner] = [$in->mm('corner_patch') / 2, $in->material('corner')];
-        [$inside, $face] = [$in->mm('strip_inside'), $in->mm('face_return')];
-        $sill = $in->at('sill-tape-slit');
+        $lining = new SlitLining(
+            sill: $in->material('sheet_strip'),
+            jambs: $in->material('sheet_strip'),
+            strips: PieceKind::Sheet,
+            corner: $in->material('corner'),
+            corners: PieceKind::Corner,
+            cornerStep: 'corner-patches',
+            inside: $in->mm('strip_inside'),
+        );
 
-        return [
-            Liners::slit(
-                'pan',
-                $in,
-                $in->material('sheet_strip'),
-                PieceKind::Sheet,
-                $sill,
-                $in->sillLeg(),
-                $inside,
-                0.0,
-                $in->sillLegDown($sill),
-            ),
-            ...Liners::corners('sill', $in, $corner, PieceKind::Corner, $in->at('corner-patches-sill'), $leg),
-            ...Liners::jambs(
-                $in,
-                $in->material('sheet_strip'),
-                $in->at('jamb-liners'),
-                $leg - $in->least('membrane_lap'),
-                PieceKind::Sheet,
-                $inside,
-            ),
-            Liners::slit(
-                'head-liner',
-                $in,
-                $in->material('sheet_strip'),
-                PieceKind::Sheet,
-                $in->at('head-tape-slit'),
-                $face,
-                $inside,
-            ),
-            ...Liners::corners('head', $in, $corner, PieceKind::Corner, $in->at('corner-patches-head'), $leg),
-        ];
+        return $lining->pieces($in);
     }
 
     /** Water on the sill comes onto the corner pieces over their bonded inner edges. */

@@ -33,40 +33,22 @@ final class SlitStrips extends Part
 
     public function steps(Scheme $in): array
     {
-        return ['sill-tape-slit', 'corner-patches-sill', 'jamb-liners', 'head-tape-slit', 'corner-patches-head'];
+        return SlitLining::steps('corner-patches');
     }
 
     public function pieces(Scheme $in): array
     {
-        [$leg, $corner, $d] = [$in->mm('corner_patch') / 2, $in->material('corner'), $in->mm('depth')];
-        $face = $in->mm('face_return');
-        $sill = $in->at('sill-tape-slit');
+        $lining = new SlitLining(
+            sill: $in->material('pan'),
+            jambs: $in->material('strip'),
+            strips: PieceKind::Membrane,
+            corner: $in->material('corner'),
+            corners: PieceKind::Corner,
+            cornerStep: 'corner-patches',
+            inside: $in->mm('depth'),
+        );
 
-        return [
-            Liners::slit(
-                'pan',
-                $in,
-                $in->material('pan'),
-                PieceKind::Membrane,
-                $sill,
-                $in->sillLeg(),
-                $d,
-                0.0,
-                $in->sillLegDown($sill),
-            ),
-            ...Liners::corners('sill', $in, $corner, PieceKind::Corner, $in->at('corner-patches-sill'), $leg),
-            ...Liners::jambs($in, $in->material('strip'), $in->at('jamb-liners'), $leg - $in->least('membrane_lap')),
-            Liners::slit(
-                'head-liner',
-                $in,
-                $in->material('pan'),
-                PieceKind::Membrane,
-                $in->at('head-tape-slit'),
-                $face,
-                $d,
-            ),
-            ...Liners::corners('head', $in, $corner, PieceKind::Corner, $in->at('corner-patches-head'), $leg),
-        ];
+        return $lining->pieces($in);
     }
 
     /** Water on the sill comes onto the corner pieces over their bonded inner edges. */
