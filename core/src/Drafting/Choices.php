@@ -22,16 +22,4 @@ final readonly class Choices
     {
         return ($this->chosen[$question] ?? null) === $answer;
     }
-
-    /** The same with one question answered otherwise. */
-    public function with(string $question, string $answer): self
-    {
-        return new self([$question => $answer] + $this->chosen);
-    }
-
-    /** Whether the method leaves it open at all. */
-    public function asks(string $question): bool
-    {
-        return isset($this->chosen[$question]);
-    }
 }

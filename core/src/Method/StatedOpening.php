@@ -82,7 +82,10 @@ final readonly class StatedOpening
         try {
             return [$this->make($this->parameters, $wall, $brief, $materials), []];
         } catch (CannotGenerate $wrong) {
-            $stated = $this->parameters + ['depth_mm' => $wall->depth] + $this->plane($wall->plane);
+            // A wall thinner, or deeper, than any opening is drawn for the nearest that can be: it fails all the same.
+            [$least, $most] = ComposedOpening::EXTENTS['depth_mm'];
+            $depth = max($least, min($most, $wall->depth));
+            $stated = $this->parameters + ['depth_mm' => $depth] + $this->plane($wall->plane);
             $refused = new Finding(
                 'opening.not-in-wall',
                 Severity::Fail,

@@ -9,6 +9,7 @@ use Apron\Assembly\Control;
 use Apron\Assembly\Layer;
 use Apron\Drafting\Uses;
 use Apron\Material\Material;
+use Apron\Rules\RuleFigures;
 
 /**
  * What an opening or a junction takes from the wall it stands in: its water plane, the board outside of that, how deep
@@ -16,9 +17,6 @@ use Apron\Material\Material;
  */
 final readonly class Wall
 {
-    /** Board thinner than this is dressed with the plane and not as a second one. */
-    private const LEAST_BOARD_MM = 25.0;
-
     /** @var array<string, string> what each plane's field is made of, as parameters are called; a bond tells first */
     private const FIELDS = [
         'self-adhered' => 'membrane_material',
@@ -110,7 +108,10 @@ final readonly class Wall
             }
         }
 
-        return $thickness < self::LEAST_BOARD_MM ? [0.0, null] : [round($thickness, 1), $material];
+        // Thinner board is dressed with the plane and not as a second one.
+        $least = RuleFigures::of('openings.second-plane')->figure('board_mm');
+
+        return $thickness < $least ? [0.0, null] : [round($thickness, 1), $material];
     }
 
     /** @param  list<Layer>  $layers */

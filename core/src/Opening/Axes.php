@@ -31,8 +31,12 @@ final class Axes
         );
     }
 
-    /** @return list<array{if: When, why: string, instead: array<string, string>}> */
-    private static function refusals(): array
+    /**
+     * Every reason for which answers are refused, with what is refused and what can be built instead.
+     *
+     * @return list<array{if: When, why: string, instead: array<string, string>}>
+     */
+    public static function refused(): array
     {
         /** @var list<array{if: When, why: string, instead: array<string, string>}>|null $refused */
         static $refused = null;
@@ -140,7 +144,7 @@ final class Axes
      */
     private static function against(array $answers): ?array
     {
-        foreach (self::refusals() as $row) {
+        foreach (self::refused() as $row) {
             if (self::holds($row['if'], $answers)) {
                 return $row;
             }
@@ -201,15 +205,5 @@ final class Axes
         }
 
         return $offered;
-    }
-
-    /**
-     * Every reason for which answers are refused, with what is refused and what can be built instead.
-     *
-     * @return list<array{if: When, why: string, instead: array<string, string>}>
-     */
-    public static function refused(): array
-    {
-        return self::refusals();
     }
 }

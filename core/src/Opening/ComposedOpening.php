@@ -28,7 +28,8 @@ use Apron\Trace\Outcome;
  */
 final class ComposedOpening implements Generator
 {
-    private const EXTENTS = [
+    /** @var array<string, array{float, float}> sizes that must be given, mm: least and most */
+    public const EXTENTS = [
         'width_mm' => [300.0, 6000.0],
         'height_mm' => [300.0, 6000.0],
         'depth_mm' => [60.0, 1000.0],

@@ -205,3 +205,12 @@ it('says of a junction that its wall has another board than it was made for', fu
     $file['details'] = [Apron\Detail\DetailWriter::write($made) + ['between' => ['w1']]];
     expect(saidOfWall($file))->toBe(['opening.size-differs' => ['caution']]);
 });
+
+it('breaks nothing where a wall has become too thin for any opening, and says so', function () {
+    $file = openingInWall([planeLayer('membrane-permeable')]);
+    $file['assemblies'][0]['layers'] = [
+        ['id' => 'l3', 'material' => 'osb', 'thickness_mm' => 18],
+        planeLayer('membrane-permeable'),
+    ];
+    expect(saidOfWall($file))->toBe(['opening.not-in-wall' => ['fail']]);
+});

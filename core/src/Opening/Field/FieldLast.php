@@ -22,9 +22,6 @@ use Apron\Opening\Scheme;
  */
 final class FieldLast extends Part implements WaterPlane
 {
-    /** Upright laps of a sheet in either school, and its level ones in that of 150 mm both ways. */
-    private const WIDE_LAP_MM = 150.0;
-
     public function __construct(private readonly string $plane)
     {
     }
@@ -66,7 +63,7 @@ final class FieldLast extends Part implements WaterPlane
     {
         return match (true) {
             ! $this->sheet() => $in->mm('membrane_lap'),
-            $in->of->has('sheet_laps', '150-150') => self::WIDE_LAP_MM,
+            $in->of->has('sheet_laps', '150-150') => $in->least('sheet_upright_lap'),
             default => $in->least('flap_over_head_strip'),
         };
     }
