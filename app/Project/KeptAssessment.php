@@ -131,12 +131,12 @@ final class KeptAssessment
         foreach ($checks as $told) {
             /** @var AskingCheck $row */
             $row = (array) $told;
-            $rows[] = [SiteSheet::asCheck($row), (string) $told->detail_title];
+            $rows[] = [SiteSheet::asCheck($row), (string) $told->detail_title, (string) $told->title];
         }
 
         return array_map(
             fn (Finding $finding): array => Assessment::shape($finding, $words),
-            SiteFindings::ofRecord($rows, $events),
+            SiteFindings::of($rows, $events),
         );
     }
 

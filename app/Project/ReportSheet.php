@@ -9,7 +9,6 @@ use App\Models\Report;
 use Apron\Crew\SequenceSheet;
 use Apron\Detail\Detail;
 use Apron\Inspection\CheckFormat;
-use Apron\Inspection\DetailChecks;
 use Apron\Inspection\SiteSheet;
 use Apron\Method\OpeningSchedule;
 use Apron\Method\ScheduledOpening;
@@ -17,6 +16,7 @@ use Apron\Project\Assessment;
 use Apron\Project\Project as CoreProject;
 use Apron\Project\ProjectFormat;
 use Apron\Project\Section\DetailsSection;
+use Apron\Project\SiteChecks;
 use Apron\Rules\Words;
 use Apron\Trace\School;
 use Illuminate\Support\Facades\URL;
@@ -99,14 +99,15 @@ final class ReportSheet
     /** @return list<AskingCheck> */
     private function checks(CoreProject $core, Words $words): array
     {
-        $told = [];
-        foreach ($core->details as $detail) {
-            foreach (DetailChecks::of($detail) as $check) {
-                $told[] = CheckFormat::asking($check, $detail->title, $words, $core->materials->catalogue->version);
-            }
-        }
-
-        return $told;
+        return array_map(
+            fn (array $row): array => CheckFormat::asking(
+                $row[0],
+                $row[1],
+                $words,
+                $core->materials->catalogue->version,
+            ),
+            SiteChecks::of($core),
+        );
     }
 
     /**

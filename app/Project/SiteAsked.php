@@ -7,8 +7,8 @@ namespace App\Project;
 use App\Models\Project;
 use Apron\Inspection\Asked;
 use Apron\Inspection\CheckFormat;
-use Apron\Inspection\DetailChecks;
 use Apron\Inspection\SiteFormat;
+use Apron\Project\SiteChecks;
 use Apron\Rules\Words;
 
 /**
@@ -42,14 +42,8 @@ final class SiteAsked
             $core = $this->stored->withoutRecord($this->project);
             $words = new Words($core->brief->units);
             $this->asked = [];
-            foreach ($core->details as $detail) {
-                foreach (DetailChecks::of($detail) as $check) {
-                    $this->asked[$check->id] = CheckFormat::asked(
-                        $check,
-                        $words,
-                        $core->materials->catalogue->version,
-                    );
-                }
+            foreach (SiteChecks::of($core) as [$check]) {
+                $this->asked[$check->id] = CheckFormat::asked($check, $words, $core->materials->catalogue->version);
             }
         }
 

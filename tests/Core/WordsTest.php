@@ -25,8 +25,7 @@ it('puts figures into words in the reader’s units, and names out of lists', fu
         'site/checks/x',
         [
             'detail' => 'O4',
-            'what' => 'pan-upturn',
-            'place' => 'left',
+            'title' => 'Pan upturn, left',
             'count' => 2,
             'read_mm' => 127.0,
             'least_mm' => 152.4,
@@ -35,7 +34,7 @@ it('puts figures into words in the reader’s units, and names out of lists', fu
         Source::computed('x'),
     );
     expect((new Words(UnitSystem::US))->of($short)['title'])
-        ->toBe('Pan upturn (left) is 1 in short')
+        ->toBe('Short by 1 in: Pan upturn, left')
         ->and((new Words(UnitSystem::SI))->of($short)['reason'])
         ->toBe('On O4 the least of 2 read is 127 mm; at least 152 mm is asked.');
 });

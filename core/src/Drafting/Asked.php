@@ -36,7 +36,7 @@ final readonly class Asked
     }
 
     /**
-     * Figures by name, a later table winning.
+     * Figures by name, a later table winning; one that a later table says is not asked is left out.
      *
      * @param  list<Node>  $tables  objects of figures
      * @return array<string, Figure>
@@ -46,6 +46,11 @@ final readonly class Asked
         $figures = [];
         foreach ($tables as $table) {
             foreach ($table->entries() as $name => $row) {
+                if ($row->optional('asked')?->boolean() === false) {
+                    unset($figures[$name]);
+
+                    continue;
+                }
                 $follows = $row->optional('follows');
                 $figures[$name] = [
                     'value' => $row->get('value')->number(),

@@ -33,6 +33,18 @@ interface Generator
     public function make(string $id, string $title, array $parameters, Materials $materials): Detail;
 
     /**
+     * The water plane of the wall that it is made in; null where it has none.
+     *
+     * @param  array<string, float|string>  $given
+     *
+     * @throws CannotGenerate where it cannot be made in that one
+     */
+    public function inPlane(array $given): ?string;
+
+    /** Whether it is made in one plane only, which its name says, or in none: a wall does not change that. */
+    public function namesPlane(): bool;
+
+    /**
      * Its usual figures where a crew measures in inches: 3 in, and not the 75 mm that stand for it elsewhere.
      *
      * @param  array<string, float|string>  $given

@@ -75,6 +75,32 @@ final class Lay
     }
 
     /**
+     * A piece of the wall's plane, of one patch.
+     *
+     * @param  array{float|int, float|int, float|int, float|int}  $rect
+     */
+    public static function plane(
+        string $id,
+        Used $used,
+        Choices $chosen,
+        int $step,
+        string $facet,
+        array $rect,
+        ?Edges $edges = null,
+    ): Piece {
+        return self::piece(
+            $id,
+            $used->of('plane'),
+            $chosen->plane()->kind(),
+            $step,
+            [self::patch("$id.$facet", $facet, $rect, [], $step)],
+            PieceRole::Plane,
+            null,
+            $edges,
+        );
+    }
+
+    /**
      * A piece of one patch on the face.
      *
      * @param  array{float|int, float|int, float|int, float|int}  $rect

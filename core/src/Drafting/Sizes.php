@@ -21,6 +21,12 @@ final readonly class Sizes
         return $this->figure("{$name}_mm");
     }
 
+    /** A length where it is asked, else 0. */
+    public function mmIfAsked(string $name): float
+    {
+        return $this->sizes["{$name}_mm"] ?? 0.0;
+    }
+
     /** Whatever is no length: a bevel in degrees, a number of courses. */
     public function figure(string $name): float
     {
@@ -33,10 +39,10 @@ final readonly class Sizes
         return isset($this->sizes["{$name}_mm"]);
     }
 
-    /** What one size may not reach because of another. */
+    /** What one size may not reach because of another; one that is not asked reaches nothing. */
     public function demandBelow(string $name, float $most, string $why): void
     {
-        if ($this->figure($name) >= $most) {
+        if (isset($this->sizes[$name]) && $this->figure($name) >= $most) {
             throw new CannotGenerate($name, $this->figure($name), sprintf('less than %g mm, %s', $most, $why));
         }
     }

@@ -14,6 +14,18 @@ final readonly class Used
     {
     }
 
+    /**
+     * With the wall's plane by that name too. Where the plane takes the name of one of the method's own, that one is
+     * asked for by another.
+     */
+    public function inPlane(string $place, string $besides): self
+    {
+        $materials = $this->materials;
+        $own = $materials[$besides] ?? $materials[$place];
+
+        return new self(['plane_material' => $materials[$place], $place => $own] + $materials);
+    }
+
     /** @param  string  $for  such as `pan` or `head_strip` */
     public function of(string $for): Material
     {

@@ -29,6 +29,12 @@ final readonly class Bounds
         return new self($mm, null, ReadingUnit::Millimetre);
     }
 
+    /** Gaps, and how far apart what holds something may be. */
+    public static function atMost(float $mm): self
+    {
+        return new self(null, $mm, ReadingUnit::Millimetre);
+    }
+
     /**
      * Half of the least is a caution, and so is half as much again as the most; beyond, it fails (common practice).
      */

@@ -14,10 +14,12 @@ final readonly class Check
     public function __construct(
         /** names it through edits: detail, what, place */
         public string $id,
+        /** the detail or the assembly it is of */
         public string $detail,
         public string $what,
         /** `left`, `right`, or empty where there is one */
         public string $place,
+        /** of the detail; of an assembly, the layer from inside */
         public int $step,
         /** mm as drawn; null for a look */
         public ?float $drawn,
@@ -28,6 +30,7 @@ final readonly class Check
         public array $figures = [],
         /** a film, which is read in mil or µm where only a number is typed */
         public bool $film = false,
+        public CheckOf $of = CheckOf::Detail,
     ) {
     }
 }

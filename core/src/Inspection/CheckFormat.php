@@ -12,15 +12,15 @@ use Apron\Rules\Words;
  *
  * @phpstan-type AskingCheck array{
  *     id: string, detail: string, what: string, place: string, step: int, drawn_mm: float|null, least_mm: float|null,
- *     ...<string, mixed>
+ *     most_mm: float|null, ...<string, mixed>
  * }
  */
 final class CheckFormat
 {
     /**
      * @return array{
-     *     id: string, detail: string, step: int, place: string, drawn_mm: float|null, least_mm: float|null, ...<string,
-     *     mixed>
+     *     id: string, detail: string, step: int, place: string, drawn_mm: float|null, least_mm: float|null,
+     *     most_mm: float|null, ...<string, mixed>
      * }
      */
     public static function told(Check $check, Words $words): array
@@ -30,6 +30,7 @@ final class CheckFormat
         return [
             'id' => $check->id,
             'detail' => $check->detail,
+            'of' => $check->of->value,
             'step' => $check->step,
             'place' => $check->place,
             'title' => self::title($check, $words),
@@ -38,6 +39,7 @@ final class CheckFormat
             'instrument' => $words->text($code, 'instrument'),
             'drawn_mm' => $check->drawn,
             'least_mm' => $check->bounds?->least,
+            'most_mm' => $check->bounds?->most,
             'film' => $check->film,
             'measured' => $check->measured?->toArray(),
         ];
@@ -66,7 +68,7 @@ final class CheckFormat
         return Asked::by($check, self::title($check, $words), Edition::told($catalogue));
     }
 
-    private static function title(Check $check, Words $words): string
+    public static function title(Check $check, Words $words): string
     {
         return trim(
             $words->text("check.$check->what", 'title', $check->figures).

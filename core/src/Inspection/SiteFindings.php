@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Apron\Inspection;
 
-use Apron\Detail\Detail;
 use Apron\Rules\Finding;
 use Apron\Rules\Severity;
 use Apron\Rules\Source;
@@ -13,41 +12,21 @@ use Apron\Rules\Source;
 final class SiteFindings
 {
     /**
-     * @param  list<Detail>  $details
+     * @param  list<array{Check, string, string}>  $checks  each with the title of what it is of, and its own
      * @param  list<SiteEvent>  $events
      * @return list<Finding>
      */
-    public static function of(array $details, array $events): array
-    {
-        if ($events === []) {
-            return [];
-        }
-        $checks = [];
-        foreach ($details as $detail) {
-            foreach (DetailChecks::of($detail) as $check) {
-                $checks[] = [$check, $detail->title];
-            }
-        }
-
-        return self::ofRecord($checks, $events);
-    }
-
-    /**
-     * @param  list<array{Check, string}>  $checks  each with the title of its detail
-     * @param  list<SiteEvent>  $events
-     * @return list<Finding>
-     */
-    public static function ofRecord(array $checks, array $events): array
+    public static function of(array $checks, array $events): array
     {
         $record = new SiteRecord($events);
         $findings = [];
         $standing = $record->byCheck();
-        foreach ($checks as [$check, $title]) {
+        foreach ($checks as [$check, $of, $title]) {
             $readings = $standing[$check->id] ?? [];
             unset($standing[$check->id]);
             $verdict = Verdict::of($check, $readings);
             if ($verdict->severity !== null && $verdict->severity !== Severity::Pass) {
-                $findings[] = self::outOfBounds($check, $title, $verdict, $readings);
+                $findings[] = self::outOfBounds($check, $of, $title, $verdict, $readings);
             }
         }
         // Their details were changed or taken out; what was read stays read.
@@ -88,14 +67,18 @@ final class SiteFindings
     }
 
     /** @param  list<SiteEvent>  $readings */
-    private static function outOfBounds(Check $check, string $title, Verdict $verdict, array $readings): Finding
-    {
+    private static function outOfBounds(
+        Check $check,
+        string $of,
+        string $title,
+        Verdict $verdict,
+        array $readings,
+    ): Finding {
         $severity = $verdict->severity ?? Severity::Pass;
         $subject = 'site/checks/'.$check->id;
         $figures = [
-            'detail' => $title,
-            'what' => $check->what,
-            'place' => $check->place,
+            'detail' => $of,
+            'title' => $title,
             'count' => $verdict->count,
         ];
         // The worst of them, against what it was asked then.

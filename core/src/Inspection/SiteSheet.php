@@ -21,7 +21,9 @@ final class SiteSheet
             $told['place'],
             $told['step'],
             $told['drawn_mm'],
-            $told['least_mm'] === null ? null : Bounds::atLeast($told['least_mm']),
+            $told['least_mm'] === null && $told['most_mm'] === null
+                ? null
+                : Bounds::of($told['least_mm'], $told['most_mm'], ReadingUnit::Millimetre),
             null,
         );
     }
@@ -101,6 +103,7 @@ final class SiteSheet
                 'severity' => $verdict->severity?->value,
                 'count' => $verdict->count,
                 'least_mm' => $verdict->least,
+                'most_mm' => $verdict->most,
                 'mean_mm' => $verdict->mean,
                 'out' => $verdict->out,
             ],

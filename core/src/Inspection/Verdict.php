@@ -15,6 +15,7 @@ final readonly class Verdict
         public int $count,
         /** the least of what was read; null for a look or without readings */
         public ?float $least,
+        public ?float $most,
         public ?float $mean,
         /** share of the readings out of tolerance, 0 to 1 */
         public float $out,
@@ -28,7 +29,7 @@ final readonly class Verdict
     public static function of(?Check $check, array $readings): self
     {
         if ($readings === []) {
-            return new self(null, 0, null, null, 0.0);
+            return new self(null, 0, null, null, null, 0.0);
         }
         $severities = array_map(fn (SiteEvent $reading): Severity => self::judge($check, $reading), $readings);
         $worst = array_reduce(
@@ -48,6 +49,7 @@ final readonly class Verdict
             $worst,
             count($readings),
             $values === [] ? null : min($values),
+            $values === [] ? null : max($values),
             $values === [] ? null : array_sum($values) / count($values),
             $out,
         );

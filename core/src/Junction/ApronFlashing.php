@@ -14,11 +14,12 @@ use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
+use Apron\Drafting\WallPlane;
 use Apron\Trace\Outcome;
 
 /**
  * A wall above a roof: the roof's underlay turned up the wall, a metal apron over the roof covering, the wall's sheet
- * over its upstand.
+ * over its upstand; over boards the upstand is taped.
  */
 final class ApronFlashing extends FacetDetail
 {
@@ -26,16 +27,22 @@ final class ApronFlashing extends FacetDetail
 
     protected const RELEASE = 'wall';
 
+    protected const PLANES = WallPlane::SHEET_FIRST;
+
     protected const MATERIALS = [
         'underlay_material' => 'membrane-sbs',
         'covering_material' => 'asphalt-shingle',
         'apron_material' => 'aluminium',
-        'sheet_material' => 'polyolefin-wrap',
     ];
 
     public function worst(array $parameters = []): Outcome
     {
-        return Outcome::Shed;
+        return self::plane($parameters)?->standsFirst() ? Outcome::ReliesOnBond : Outcome::Shed;
+    }
+
+    protected function materialsIn(?WallPlane $plane): array
+    {
+        return parent::materialsIn($plane) + ($plane?->standsFirst() ? ['tape_material' => 'seam-tape'] : []);
     }
 
     protected function facets(Sizes $s, Choices $chosen): array
@@ -54,10 +61,13 @@ final class ApronFlashing extends FacetDetail
     protected function does(Sizes $s, Choices $chosen): array
     {
         return [
+            ...$chosen->stands() ? [['boards-on-wall', []]] : [],
             ['underlay-upturn', ['upturn_mm' => $s->mm('underlay_up')]],
             ['roof-covering', []],
             ['apron', ['upstand_mm' => $s->mm('upstand'), 'apron_mm' => $s->mm('apron')]],
-            ['sheet-over-upstand', ['lap_mm' => $s->mm('lap'), 'clear_mm' => $s->mm('upstand') - $s->mm('lap')]],
+            $chosen->stands()
+                ? ['upstand-taped', ['tape_mm' => $s->mm('tape')]]
+                : OverUpstand::step($s),
         ];
     }
 
@@ -109,22 +119,7 @@ final class ApronFlashing extends FacetDetail
                 null,
                 false,
             ),
-            Lay::piece(
-                'sheet',
-                $used->of('sheet'),
-                PieceKind::Sheet,
-                $at->of('sheet-over-upstand'),
-                [
-                    Lay::patch(
-                        'sheet.wall',
-                        'wall',
-                        [0, $s->mm('upstand') - $s->mm('lap'), $w, $side],
-                        [],
-                        $at->of('sheet-over-upstand'),
-                    ),
-                ],
-                PieceRole::Plane,
-            ),
+            ...OverUpstand::plane('wall', $side, $s, $used, $chosen, $at),
         ];
     }
 

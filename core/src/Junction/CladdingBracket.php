@@ -6,7 +6,6 @@ namespace Apron\Junction;
 
 use Apron\Detail\CutSize;
 use Apron\Detail\PieceKind;
-use Apron\Detail\PieceRole;
 use Apron\Detail\PlacedFastener;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
@@ -14,6 +13,7 @@ use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
+use Apron\Drafting\WallPlane;
 use Apron\Trace\Outcome;
 
 /**
@@ -24,10 +24,11 @@ final class CladdingBracket extends FacetDetail
 {
     public const NAME = 'cladding-bracket';
 
+    protected const PLANES = WallPlane::MEMBRANE_FIRST;
+
     protected const EXTENTS = ['width_mm' => [20.0, 3000.0], 'height_mm' => [20.0, 3000.0]];
 
     protected const MATERIALS = [
-        'membrane_material' => 'membrane-permeable',
         'patch_material' => 'membrane-butyl',
         'bracket_material' => 'steel-galvanised',
     ];
@@ -72,13 +73,13 @@ final class CladdingBracket extends FacetDetail
         [$w, $h, $m, $p] = [$s->mm('width'), $s->mm('height'), $s->mm('margin'), $s->mm('patch')];
 
         return [
-            Lay::piece(
+            Lay::plane(
                 'plane',
-                $used->of('membrane'),
-                PieceKind::Membrane,
+                $used,
+                $chosen,
                 $at->of('plane-over-wall'),
-                [Lay::patch('plane.face', 'face', [-$m, -$m, $w + $m, $h + $m], [], $at->of('plane-over-wall'))],
-                PieceRole::Plane,
+                'face',
+                [-$m, -$m, $w + $m, $h + $m],
             ),
             Lay::piece(
                 'bracket-patch',

@@ -13,15 +13,18 @@ use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
+use Apron\Drafting\WallPlane;
 use Apron\Trace\Outcome;
 
 /**
- * A hole in a fastened sheet, patched: sheet of the same kind beyond the damage on every side, over blocking, its edges
- * taped, the foot last and open.
+ * A hole in the plane, patched beyond the damage on every side: a sheet with sheet of the same kind over blocking, its
+ * edges taped, the foot last and open; a coat with coat over mesh; what is bonded, and a board, with a bonded patch.
  */
 final class DamagePatch extends FacetDetail
 {
     public const NAME = 'damage-patch';
+
+    protected const PLANES = WallPlane::SHEET_FIRST;
 
     protected const EXTENTS = ['width_mm' => [10.0, 2000.0], 'height_mm' => [10.0, 2000.0]];
 
@@ -31,10 +34,21 @@ final class DamagePatch extends FacetDetail
         'tape_material' => 'seam-tape',
     ];
 
-    /** The tape along the top of the patch holds by its bond. */
+    /** The top of the patch holds by its bond, or that of its tape; a coat is one with what it is laid on. */
     public function worst(array $parameters = []): Outcome
     {
-        return Outcome::ReliesOnBond;
+        return self::plane($parameters) === WallPlane::Fluid ? Outcome::ReliesOnSeal : Outcome::ReliesOnBond;
+    }
+
+    protected function materialsIn(?WallPlane $plane): array
+    {
+        $own = match ($plane) {
+            WallPlane::FastenedSheet => self::MATERIALS,
+            WallPlane::Fluid => ['flashing_material' => 'fluid-flashing'],
+            default => ['patch_material' => 'flashing-strip'],
+        };
+
+        return $own + ($plane === null ? [] : [$plane->place() => $plane->usual()]);
     }
 
     protected function facets(Sizes $s, Choices $chosen): array
@@ -46,9 +60,16 @@ final class DamagePatch extends FacetDetail
 
     protected function does(Sizes $s, Choices $chosen): array
     {
+        $past = ['past_mm' => $s->mm('patch')];
+        if ($chosen->plane() !== WallPlane::FastenedSheet) {
+            $coated = $chosen->plane() === WallPlane::Fluid;
+
+            return [['damage-cut-back', []], [$coated ? 'damage-coated' : 'patch-bonded', $past]];
+        }
+
         return [
             ['damage-cut-square', []],
-            ['patch-over-damage', ['past_mm' => $s->mm('patch')]],
+            ['patch-over-damage', $past],
             ['patch-sides-taped', ['tape_mm' => $s->mm('tape')]],
             ['patch-top-taped', ['tape_mm' => $s->mm('tape')]],
         ];
@@ -63,45 +84,39 @@ final class DamagePatch extends FacetDetail
             $s->mm('patch'),
             $s->mm('tape') / 2,
         ];
+        $cut = (int) $at->firstOf('damage-cut-square', 'damage-cut-back');
+        $field = Lay::piece(
+            'sheet',
+            $used->of('plane'),
+            $chosen->plane()->kind(),
+            $cut,
+            [
+                Lay::patch('sheet.below', 'face', [-$m, -$m, $w + $m, 0], ['f'], $cut),
+                Lay::patch('sheet.left', 'face', [-$m, 0, 0, $h], ['f'], $cut),
+                Lay::patch('sheet.right', 'face', [$w, 0, $w + $m, $h], ['f'], $cut),
+                Lay::patch('sheet.above', 'face', [-$m, $h, $w + $m, $h + $m], ['f'], $cut),
+            ],
+            PieceRole::Plane,
+        );
+        $over = (int) $at->firstOf('patch-over-damage', 'damage-coated', 'patch-bonded');
+        $coated = $at->has('damage-coated');
+        $patch = Lay::onFace(
+            'damage-patch',
+            $used->of($coated ? 'flashing' : 'patch'),
+            $coated ? PieceKind::Fluid : ($at->has('patch-bonded') ? PieceKind::Membrane : PieceKind::Sheet),
+            $over,
+            [-$p, -$p, $w + $p, $h + $p],
+            null,
+            $coated ? null : new CutSize($w + 2 * $p, $h + 2 * $p),
+        );
+        if (! $at->has('patch-sides-taped')) {
+            return [$field, $patch];
+        }
         [$tape, $kind] = [$used->of('tape'), PieceKind::Tape];
 
         return [
-            Lay::piece(
-                'sheet',
-                $used->of('sheet'),
-                PieceKind::Sheet,
-                $at->of('damage-cut-square'),
-                [
-                    Lay::patch('sheet.below', 'face', [-$m, -$m, $w + $m, 0], ['f'], $at->of('damage-cut-square')),
-                    Lay::patch('sheet.left', 'face', [-$m, 0, 0, $h], ['f'], $at->of('damage-cut-square')),
-                    Lay::patch('sheet.right', 'face', [$w, 0, $w + $m, $h], ['f'], $at->of('damage-cut-square')),
-                    Lay::patch(
-                        'sheet.above',
-                        'face',
-                        [-$m, $h, $w + $m, $h + $m],
-                        ['f'],
-                        $at->of('damage-cut-square'),
-                    ),
-                ],
-                PieceRole::Plane,
-            ),
-            Lay::piece(
-                'damage-patch',
-                $used->of('patch'),
-                PieceKind::Sheet,
-                $at->of('patch-over-damage'),
-                [
-                    Lay::patch(
-                        'damage-patch.face',
-                        'face',
-                        [-$p, -$p, $w + $p, $h + $p],
-                        [],
-                        $at->of('patch-over-damage'),
-                    ),
-                ],
-                null,
-                new CutSize($w + 2 * $p, $h + 2 * $p),
-            ),
+            $field,
+            $patch,
             Lay::onFace(
                 'tape-left',
                 $tape,

@@ -7,7 +7,6 @@ namespace Apron\Junction;
 use Apron\Detail\CutSize;
 use Apron\Detail\FramingMember;
 use Apron\Detail\PieceKind;
-use Apron\Detail\PieceRole;
 use Apron\Detail\PlacedFastener;
 use Apron\Detail\Rect;
 use Apron\Drafting\CannotGenerate;
@@ -17,6 +16,7 @@ use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
+use Apron\Drafting\WallPlane;
 use Apron\Trace\Outcome;
 
 /**
@@ -28,9 +28,11 @@ final class MissedScrew extends FacetDetail
 {
     public const NAME = 'missed-screw';
 
+    protected const PLANES = WallPlane::MEMBRANE_FIRST;
+
     protected const EXTENTS = ['shank_mm' => [2.0, 15.0]];
 
-    protected const MATERIALS = ['membrane_material' => 'membrane-permeable', 'patch_material' => 'flashing-strip'];
+    protected const MATERIALS = ['patch_material' => 'flashing-strip'];
 
     protected const CHOICES = [
         'missed_screw' => ['by-reach', 'pull', 'leave'],
@@ -102,14 +104,7 @@ final class MissedScrew extends FacetDetail
     protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$m, $p] = [$s->mm('margin'), $s->mm('patch')];
-        $plane = Lay::onFace(
-            'plane',
-            $used->of('membrane'),
-            PieceKind::Membrane,
-            $at->of('plane-over-wall'),
-            [-$m, -$m, $m, $m],
-            PieceRole::Plane,
-        );
+        $plane = Lay::plane('plane', $used, $chosen, $at->of('plane-over-wall'), 'face', [-$m, -$m, $m, $m]);
 
         return self::pulled($chosen)
             ? [

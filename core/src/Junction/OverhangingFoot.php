@@ -6,13 +6,13 @@ namespace Apron\Junction;
 
 use Apron\Detail\CutSize;
 use Apron\Detail\PieceKind;
-use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
+use Apron\Drafting\WallPlane;
 use Apron\Trace\Outcome;
 
 /**
@@ -27,10 +27,13 @@ final class OverhangingFoot extends FacetDetail
 
     protected const RELEASE = 'wall';
 
+    protected const PLANES = [WallPlane::FastenedSheet, WallPlane::SelfAdhered];
+
+    protected const REFUSED = self::NO_OVERHANG;
+
     protected const MATERIALS = [
         'coat_material' => 'dampproofing',
         'screen_material' => 'entangled-mesh',
-        'sheet_material' => 'polyolefin-wrap',
     ];
 
     public function worst(array $parameters = []): Outcome
@@ -72,23 +75,7 @@ final class OverhangingFoot extends FacetDetail
                 null,
                 false,
             ),
-            Lay::piece(
-                'plane',
-                $used->of('sheet'),
-                PieceKind::Sheet,
-                $at->of('plane-overhang'),
-                [
-                    Lay::patch('plane.wall', 'wall', [0, 0, $w, $side], ['p'], $at->of('plane-overhang')),
-                    Lay::patch(
-                        'plane.foot',
-                        'foundation',
-                        [0, $side - $over, $w, $side],
-                        ['p'],
-                        $at->of('plane-overhang'),
-                    ),
-                ],
-                PieceRole::Plane,
-            ),
+            $this->overhang($s, $used, $chosen, $at),
         ];
     }
 

@@ -14,6 +14,7 @@ use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
+use Apron\Drafting\WallPlane;
 use Apron\Trace\Outcome;
 
 /**
@@ -26,6 +27,10 @@ final class Parapet extends FacetDetail
     public const NAME = 'parapet';
 
     protected const RELEASE = 'top';
+
+    protected const PLANES = WallPlane::MEMBRANE_FIRST;
+
+    protected const PLANE_MATERIAL = 'wall_material';
 
     protected const MATERIALS = [
         'wall_material' => 'membrane-permeable',
@@ -78,13 +83,13 @@ final class Parapet extends FacetDetail
         ];
 
         return [
-            Lay::piece(
+            Lay::plane(
                 'wall-membrane',
-                $used->of('wall'),
-                PieceKind::Membrane,
+                $used,
+                $chosen,
                 $at->of('wall-to-parapet-top'),
-                [Lay::patch('wall-membrane.wall', 'wall', [0, 0, $w, $side], [], $at->of('wall-to-parapet-top'))],
-                PieceRole::Plane,
+                'wall',
+                [0, 0, $w, $side],
             ),
             Lay::piece(
                 'roof-membrane',

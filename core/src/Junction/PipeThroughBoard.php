@@ -6,7 +6,6 @@ namespace Apron\Junction;
 
 use Apron\Detail\CutSize;
 use Apron\Detail\Fold;
-use Apron\Detail\Patch;
 use Apron\Detail\Penetration;
 use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
@@ -18,19 +17,24 @@ use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
+use Apron\Drafting\WallPlane;
 use Apron\Trace\Outcome;
 
 /**
  * A small pipe through thick board, in both planes, with the flashing at the base that collects. At the sheathing it is
  * always sealed to the plane. One school tapes it to the outer face of the board and lets the base collect; the other
  * leads the sheathing's water out over it by a flashing of its own. The wall is drawn no wider than that flashing: what
- * runs beside the pipe is the base's.
+ * runs beside the pipe is the base's. Where boards are the plane they stand first, and flashings are bonded to them.
  */
 final class PipeThroughBoard extends FacetDetail
 {
     public const NAME = 'pipe-through-board';
 
     protected const RELEASE = 'above';
+
+    protected const PLANES = WallPlane::MEMBRANE_FIRST;
+
+    protected const PLANE_MATERIAL = 'sheet_material';
 
     protected const EXTENTS = ['diameter_mm' => [10.0, 150.0]];
 
@@ -48,7 +52,7 @@ final class PipeThroughBoard extends FacetDetail
     /** The collar at the sheathing, and in one school the tape at the outer face, hold by their seal to the pipe. */
     public function worst(array $parameters = []): Outcome
     {
-        return Outcome::ReliesOnSeal;
+        return self::plane($parameters)?->standsFirst() ? Outcome::ReliesOnBond : Outcome::ReliesOnSeal;
     }
 
     private static function flashed(Choices $chosen): bool
@@ -123,11 +127,12 @@ final class PipeThroughBoard extends FacetDetail
     protected function does(Sizes $s, Choices $chosen): array
     {
         return [
+            ...$chosen->stands() ? [['boards-on-wall', []]] : [],
             ['base-edge', ['leg_mm' => $s->mm('metal'), 'drip_mm' => $s->mm('drip')]],
             ['base-membrane', ['upstand_mm' => $s->mm('upstand'), 'lap_mm' => $s->mm('metal_lap')]],
-            ['plane-to-pipe', ['hole_mm' => $s->mm('hole_past')]],
+            ...$chosen->stands() ? [] : [['plane-to-pipe', ['hole_mm' => $s->mm('hole_past')]]],
             ['pipe-collar', ['past_mm' => $s->mm('collar'), 'along_mm' => $s->mm('along_pipe')]],
-            ['plane-over-collar', ['lap_mm' => $s->mm('lap')]],
+            ...$chosen->stands() ? [] : [['plane-over-collar', ['lap_mm' => $s->mm('lap')]]],
             ['boards-to-pipe', ['board_mm' => $s->mm('insulation')]],
             ...self::flashed($chosen)
                 ? [
@@ -140,10 +145,7 @@ final class PipeThroughBoard extends FacetDetail
                         ],
                     ],
                     ['flashing-over-pipe', ['upstand_mm' => $s->mm('upstand'), 'lap_mm' => $s->mm('metal_lap')]],
-                    [
-                        'sheet-over-upstand',
-                        ['lap_mm' => $s->mm('lap'), 'clear_mm' => $s->mm('upstand') - $s->mm('lap')],
-                    ],
+                    ...$chosen->stands() ? [] : [OverUpstand::step($s)],
                 ]
                 : [['pipe-taped-outside', ['past_mm' => $s->mm('collar'), 'along_mm' => $s->mm('along_pipe')]]],
         ];
@@ -151,50 +153,21 @@ final class PipeThroughBoard extends FacetDetail
 
     protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
-        [$half, $p, $c, $side, $top, $up, $lap, $flashed] = [
+        [$half, $p, $c, $side, $top, $flashed] = [
             $this->half($s),
             $s->mm('diameter'),
             $s->mm('collar'),
             $s->mm('side'),
             $this->top($s),
-            $s->mm('upstand'),
-            $s->mm('lap'),
             self::flashed($chosen),
         ];
         [$r, $rim] = [$p / 2, $side + $p + $c];
         $round = [-$r - $c, $side - $c, $r + $c, $rim];
         $cut = new CutSize($p + 2 * ($c + $s->mm('along_pipe')), $p + 2 * ($c + $s->mm('along_pipe')));
-        // Where the pipe is flashed through, the wall above it comes down on that flashing, and only a strip of plane
-        // is left to lap the collar.
-        $over = Lay::patch(
-            'plane-above.sheathing',
-            'sheathing',
-            [-$half, $rim - $lap, $half, $top],
-            ['f'],
-            $at->of('plane-over-collar'),
-        );
-        $sheet = fn (string $id, int $step, Patch ...$patches): Piece => Lay::piece(
-            $id,
-            $used->of('sheet'),
-            PieceKind::Membrane,
-            $step,
-            array_values($patches),
-            PieceRole::Plane,
-        );
 
         return [
             ...$this->flashing('base', 'ledge', 'outer-foot', 'sheathing', $side, $at->of('base-edge'), $s, $used),
-            $sheet(
-                'plane-below',
-                $at->of('plane-to-pipe'),
-                Lay::patch(
-                    'plane-below.sheathing',
-                    'sheathing',
-                    [-$half, $up - $lap, $half, $rim],
-                    [],
-                    $at->of('plane-to-pipe'),
-                ),
-            ),
+            ...$this->field($s, $used, $chosen, $at),
             Lay::piece(
                 'collar',
                 $used->of('collar'),
@@ -203,22 +176,6 @@ final class PipeThroughBoard extends FacetDetail
                 [Lay::patch('collar.sheathing', 'sheathing', $round, [], $at->of('pipe-collar'))],
                 PieceRole::HeadFlashing,
                 $cut,
-            ),
-            $sheet(
-                'plane-above',
-                $at->of('plane-over-collar'),
-                $over,
-                ...$flashed
-                    ? []
-                    : [
-                        Lay::patch(
-                            'plane-above.above',
-                            'above',
-                            [-$half, 0, $half, $side],
-                            ['f'],
-                            $at->of('plane-over-collar'),
-                        ),
-                    ],
             ),
             Lay::piece(
                 'boards',
@@ -243,17 +200,6 @@ final class PipeThroughBoard extends FacetDetail
                         $s,
                         $used,
                     ),
-                    $sheet(
-                        'course-above',
-                        $at->of('sheet-over-upstand'),
-                        Lay::patch(
-                            'course-above.above',
-                            'above',
-                            [-$half, $up - $lap, $half, $side],
-                            [],
-                            $at->of('sheet-over-upstand'),
-                        ),
-                    ),
                 ]
                 : [
                     Lay::piece(
@@ -269,6 +215,70 @@ final class PipeThroughBoard extends FacetDetail
                     ),
                 ],
         ];
+    }
+
+    /**
+     * The plane on the sheathing, and on the wall above: where the pipe is flashed through, that wall comes down on its
+     * flashing, and below it only a strip of plane is left to lap the collar.
+     *
+     * @return list<Piece>
+     */
+    private function field(Sizes $s, Used $used, Choices $chosen, StepNumbers $at): array
+    {
+        [$half, $top, $side, $up, $lap] = [
+            $this->half($s),
+            $this->top($s),
+            $s->mm('side'),
+            $s->mm('upstand'),
+            $s->mmIfAsked('lap'),
+        ];
+        $rim = $side + $s->mm('diameter') + $s->mm('collar');
+        $piece = fn (string $id, string $facet, float $from, float $to, int $step): Piece => Lay::plane(
+            $id,
+            $used,
+            $chosen,
+            $step,
+            $facet,
+            [-$half, $from, $half, $to],
+        );
+        $boards = $at->firstOf('boards-on-wall');
+        if ($boards !== null) {
+            return self::flashed($chosen)
+                ? [
+                    $piece('plane-below', 'sheathing', 0, $top, $boards),
+                    $piece('plane-above', 'above', 0, $side, $boards),
+                ]
+                : [$this->wholly(0, $s, $used, $chosen, $boards)];
+        }
+        $below = $piece('plane-below', 'sheathing', $up - $lap, $rim, $at->of('plane-to-pipe'));
+        $over = $at->of('plane-over-collar');
+        if (self::flashed($chosen)) {
+            return [
+                $below,
+                $piece('plane-above', 'sheathing', $rim - $lap, $top, $over),
+                $piece('course-above', 'above', $up - $lap, $side, $at->of('sheet-over-upstand')),
+            ];
+        }
+
+        return [$below, $this->wholly($rim - $lap, $s, $used, $chosen, $over)];
+    }
+
+    /** The plane from a height on the sheathing up the wall above, in one. */
+    private function wholly(float $from, Sizes $s, Used $used, Choices $chosen, int $step): Piece
+    {
+        [$half, $top] = [$this->half($s), $this->top($s)];
+
+        return Lay::piece(
+            'plane-above',
+            $used->of('plane'),
+            $chosen->plane()->kind(),
+            $step,
+            [
+                Lay::patch('plane-above.sheathing', 'sheathing', [-$half, $from, $half, $top], ['f'], $step),
+                Lay::patch('plane-above.above', 'above', [-$half, 0, $half, $s->mm('side')], ['f'], $step),
+            ],
+            PieceRole::Plane,
+        );
     }
 
     /**
@@ -347,7 +357,7 @@ final class PipeThroughBoard extends FacetDetail
         );
         $s->demandBelow(
             'hole_past_mm',
-            $s->mm('collar') - $s->mm('lap'),
+            $s->mm('collar') - $s->mmIfAsked('lap'),
             'so that the collar laps the membrane all round',
         );
         $s->demandBelow(

@@ -15,6 +15,7 @@ use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
+use Apron\Drafting\WallPlane;
 use Apron\Trace\Outcome;
 
 /**
@@ -25,17 +26,18 @@ final class RectangularPenetration extends FacetDetail
 {
     public const NAME = 'rectangular-penetration';
 
+    protected const PLANES = WallPlane::MEMBRANE_FIRST;
+
     protected const EXTENTS = ['width_mm' => [60.0, 3000.0], 'height_mm' => [60.0, 3000.0]];
 
     protected const MATERIALS = [
-        'membrane_material' => 'membrane-permeable',
         'strip_material' => 'flashing-formable',
     ];
 
     /** Round the duct the water is held off by the strips' seal to it. */
     public function worst(array $parameters = []): Outcome
     {
-        return Outcome::ReliesOnSeal;
+        return self::plane($parameters)?->standsFirst() ? Outcome::ReliesOnBond : Outcome::ReliesOnSeal;
     }
 
     protected function facets(Sizes $s, Choices $chosen): array
@@ -47,21 +49,22 @@ final class RectangularPenetration extends FacetDetail
 
     protected function penetrations(Sizes $s, Choices $chosen): array
     {
-        $strips = ['strip-sill', 'strip-left', 'strip-right', 'strip-head'];
+        $sealed = RoundThrough::sealedTo($chosen, ['strip-sill', 'strip-left', 'strip-right', 'strip-head']);
 
-        return [new Penetration('pipe', 'face', new Rect(0.0, 0.0, $s->mm('width'), $s->mm('height')), $strips)];
+        return [new Penetration('pipe', 'face', new Rect(0.0, 0.0, $s->mm('width'), $s->mm('height')), $sealed)];
     }
 
     protected function does(Sizes $s, Choices $chosen): array
     {
+        [$before, $after] = RoundThrough::steps($s, $chosen);
         $figures = ['past_mm' => $s->mm('collar'), 'along_mm' => $s->mm('along_pipe')];
 
         return [
-            ['plane-to-pipe', ['hole_mm' => $s->mm('hole_past')]],
+            ...$before,
             ['duct-strip-sill', $figures],
             ['duct-strips-jamb', $figures],
             ['duct-strip-head', $figures],
-            ['plane-over-collar', ['lap_mm' => $s->mm('lap')]],
+            ...$after,
         ];
     }
 
@@ -72,7 +75,7 @@ final class RectangularPenetration extends FacetDetail
         $kind = PieceKind::Formable;
 
         return [
-            RoundThrough::below($w, $h, $s, $used->of('membrane'), $at),
+            ...RoundThrough::plane($w, $h, $s, $used, $chosen, $at),
             // What is sealed to the duct is drawn straight over it, once.
             Lay::onFace(
                 'strip-sill',
@@ -110,7 +113,6 @@ final class RectangularPenetration extends FacetDetail
                 PieceRole::HeadFlashing,
                 new CutSize($w + 2 * $c, $c + $along),
             ),
-            RoundThrough::above($w, $h, $s, $used->of('membrane'), $at->of('plane-over-collar')),
         ];
     }
 

@@ -5,20 +5,22 @@ declare(strict_types=1);
 namespace Apron\Junction;
 
 use Apron\Detail\CutSize;
+use Apron\Detail\Edge;
+use Apron\Detail\Edges;
 use Apron\Detail\PieceKind;
-use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
+use Apron\Drafting\WallPlane;
 use Apron\Trace\Outcome;
 
 /**
  * The foot of the sheathing on the foundation: a gap above the concrete, or bedded on it in a capillary break; a strip
  * from the sheathing over the gap onto the coated concrete, the plane down over the strip. The plane's foot is sealed
- * to the strip for air, or left open to drain.
+ * to the strip for air, or left open to drain; a coat is always sealed, and over boards the strip is bonded last.
  */
 final class SheathingToFoundation extends FacetDetail
 {
@@ -28,10 +30,11 @@ final class SheathingToFoundation extends FacetDetail
 
     protected const RELEASE = 'wall';
 
+    protected const PLANES = WallPlane::SHEET_FIRST;
+
     protected const MATERIALS = [
         'coat_material' => 'dampproofing',
         'strip_material' => 'flashing-strip',
-        'sheet_material' => 'polyolefin-wrap',
         'tape_material' => 'seam-tape',
     ];
 
@@ -40,13 +43,29 @@ final class SheathingToFoundation extends FacetDetail
     /** Water runs on the outside of the plane, and off its foot onto what goes on below. */
     public function worst(array $parameters = []): Outcome
     {
-        return Outcome::Shed;
+        return self::plane($parameters)?->standsFirst() ? Outcome::ReliesOnBond : Outcome::Shed;
+    }
+
+    protected function choicesIn(?WallPlane $plane): array
+    {
+        $sheet = $plane === WallPlane::FastenedSheet || $plane === WallPlane::SelfAdhered;
+
+        return $sheet ? self::CHOICES : array_diff_key(self::CHOICES, ['foot' => []]);
     }
 
     protected function does(Sizes $s, Choices $chosen): array
     {
+        $plane = match ($chosen->plane()) {
+            WallPlane::FastenedSheet, WallPlane::SelfAdhered => [
+                ["plane-foot-{$chosen->of('foot')}", ['lap_mm' => $s->mm('lap')]],
+            ],
+            WallPlane::Fluid => [['wall-coat', []]],
+            default => [],
+        };
+
         return [
             ['foundation-coat', []],
+            ...$chosen->stands() ? [['boards-on-wall', []]] : [],
             [
                 $chosen->is('sheathing_foot', 'gap') ? 'foot-strip' : 'foot-strip-bedded',
                 ($chosen->is('sheathing_foot', 'gap') ? ['gap_mm' => $s->mm('gap')] : []) + [
@@ -54,7 +73,7 @@ final class SheathingToFoundation extends FacetDetail
                     'down_mm' => $s->mm('strip_down'),
                 ],
             ],
-            ["plane-foot-{$chosen->of('foot')}", ['lap_mm' => $s->mm('lap')]],
+            ...$plane,
         ];
     }
 
@@ -62,11 +81,12 @@ final class SheathingToFoundation extends FacetDetail
     {
         [$w, $side, $up, $down] = [$s->mm('length'), $s->mm('side'), $s->mm('strip_up'), $s->mm('strip_down')];
         $edges = $chosen->is('foot', 'sealed')
-            ? new \Apron\Detail\Edges(['bottom' => \Apron\Detail\Edge::Sealed])
+            ? new Edges(['bottom' => Edge::Sealed])
             : null;
 
         $strip = (int) $at->firstOf('foot-strip', 'foot-strip-bedded');
-        $foot = (int) $at->firstOf('plane-foot-sealed', 'plane-foot-open');
+        $foot = (int) $at->firstOf('plane-foot-sealed', 'plane-foot-open', 'wall-coat', 'boards-on-wall');
+        $from = $chosen->stands() ? 0.0 : $up - $s->mm('lap');
 
         return [
             $this->foundationCoat($s, $used->of('coat'), $at),
@@ -88,16 +108,7 @@ final class SheathingToFoundation extends FacetDetail
                 null,
                 new CutSize($w, $up + ($chosen->is('sheathing_foot', 'gap') ? $s->mm('gap') : 0.0) + $down),
             ),
-            Lay::piece(
-                'plane',
-                $used->of('sheet'),
-                PieceKind::Sheet,
-                $foot,
-                [Lay::patch('plane.wall', 'wall', [0, $up - $s->mm('lap'), $w, $side], [], $foot)],
-                PieceRole::Plane,
-                null,
-                $edges,
-            ),
+            Lay::plane('plane', $used, $chosen, $foot, 'wall', [0, $from, $w, $side], $edges),
         ];
     }
 

@@ -7,14 +7,15 @@ namespace Apron\Junction;
 use Apron\Detail\CutSize;
 use Apron\Detail\Edge;
 use Apron\Detail\Edges;
+use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
-use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
 use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
+use Apron\Drafting\WallPlane;
 use Apron\Trace\Outcome;
 
 /**
@@ -32,19 +33,25 @@ final class SillPlate extends FacetDetail
 
     protected const RELEASE = 'wall';
 
+    protected const PLANES = WallPlane::SHEET_FIRST;
+
     protected const MATERIALS = [
         'gasket_material' => 'polyethylene-foam',
         'shield_material' => 'steel-galvanised',
         'bead_material' => 'sealant-polyurethane',
         'coat_material' => 'dampproofing',
-        'sheet_material' => 'polyolefin-wrap',
     ];
 
     protected const CHOICES = ['on' => ['gaskets', 'metal-shield']];
 
     public function worst(array $parameters = []): Outcome
     {
-        return Outcome::Shed;
+        return self::plane($parameters)?->standsFirst() ? Outcome::ReliesOnBond : Outcome::Shed;
+    }
+
+    protected function materialsIn(?WallPlane $plane): array
+    {
+        return parent::materialsIn($plane) + ($plane?->standsFirst() ? ['strip_material' => 'flashing-strip'] : []);
     }
 
     protected function facets(Sizes $s, Choices $chosen): array
@@ -57,7 +64,16 @@ final class SillPlate extends FacetDetail
         return [
             ['foundation-coat', []],
             $chosen->is('on', 'gaskets') ? ['plate-gaskets', []] : ['plate-shield', ['drip_mm' => $s->mm('drip')]],
-            ['plane-overhang', ['overhang_mm' => $s->mm('overhang')]],
+            ...match ($chosen->plane()) {
+                WallPlane::Fluid => [['coat-over-foot', ['lap_mm' => $s->mm('overhang')]]],
+                WallPlane::FastenedSheet, WallPlane::SelfAdhered => [
+                    ['plane-overhang', ['overhang_mm' => $s->mm('overhang')]],
+                ],
+                default => [
+                    ['boards-on-wall', []],
+                    ['foot-taped', ['wall_mm' => $s->mm('strip_up'), 'down_mm' => $s->mm('overhang')]],
+                ],
+            },
         ];
     }
 
@@ -122,22 +138,40 @@ final class SillPlate extends FacetDetail
         return [
             $this->foundationCoat($s, $used->of('coat'), $at),
             ...$under,
+            ...$chosen->stands()
+                ? self::boardsAndStrip($s, $used, $chosen, $at)
+                : [$this->overhang($s, $used, $chosen, $at)],
+        ];
+    }
+
+    /**
+     * Boards stop at the plate, and a strip takes their foot out over it.
+     *
+     * @return list<Piece>
+     */
+    private static function boardsAndStrip(Sizes $s, Used $used, Choices $chosen, StepNumbers $at): array
+    {
+        [$w, $side, $up, $over, $strip] = [
+            $s->mm('length'),
+            $s->mm('side'),
+            $s->mm('strip_up'),
+            $s->mm('overhang'),
+            $at->of('foot-taped'),
+        ];
+
+        return [
+            Lay::plane('plane', $used, $chosen, $at->of('boards-on-wall'), 'wall', [0, 0, $w, $side]),
             Lay::piece(
-                'plane',
-                $used->of('sheet'),
-                PieceKind::Sheet,
-                $at->of('plane-overhang'),
+                'foot-strip',
+                $used->of('strip'),
+                PieceKind::Membrane,
+                $strip,
                 [
-                    Lay::patch('plane.wall', 'wall', [0, 0, $w, $side], ['p'], $at->of('plane-overhang')),
-                    Lay::patch(
-                        'plane.foot',
-                        'foundation',
-                        [0, $side - $over, $w, $side],
-                        ['p'],
-                        $at->of('plane-overhang'),
-                    ),
+                    Lay::patch('foot-strip.wall', 'wall', [0, 0, $w, $up], ['f'], $strip),
+                    Lay::patch('foot-strip.foundation', 'foundation', [0, $side - $over, $w, $side], ['f'], $strip),
                 ],
-                PieceRole::Plane,
+                null,
+                new CutSize($w, $up + $over),
             ),
         ];
     }

@@ -14,6 +14,7 @@ use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
+use Apron\Drafting\WallPlane;
 use Apron\Trace\Outcome;
 
 /**
@@ -27,16 +28,22 @@ final class ThroughWallFlashing extends FacetDetail
 
     protected const RELEASE = 'sheathing';
 
+    protected const PLANES = WallPlane::SHEET_FIRST;
+
     protected const MATERIALS = [
         'edge_material' => 'aluminium',
         'membrane_material' => 'flashing-strip',
-        'sheet_material' => 'polyolefin-wrap',
     ];
 
-    /** Metal that drips at its outer edge: nothing relies on a bond. */
+    /** Metal that drips at its outer edge: nothing relies on a bond, but where boards stand before the upstand. */
     public function worst(array $parameters = []): Outcome
     {
-        return Outcome::Shed;
+        return self::plane($parameters)?->standsFirst() ? Outcome::ReliesOnBond : Outcome::Shed;
+    }
+
+    protected function materialsIn(?WallPlane $plane): array
+    {
+        return parent::materialsIn($plane) + ($plane?->standsFirst() ? ['tape_material' => 'seam-tape'] : []);
     }
 
     protected function facets(Sizes $s, Choices $chosen): array
@@ -63,10 +70,13 @@ final class ThroughWallFlashing extends FacetDetail
     protected function does(Sizes $s, Choices $chosen): array
     {
         return [
+            ...$chosen->stands() ? [['boards-on-wall', []]] : [],
             ['bevel-cut', ['bevel_deg' => $s->figure('bevel_deg')]],
             ['metal-edge', ['leg_mm' => $s->mm('metal'), 'drip_mm' => $s->mm('drip')]],
             ['ledge-membrane', ['upstand_mm' => $s->mm('upstand'), 'lap_mm' => $s->mm('metal_lap')]],
-            ['sheet-over-upstand', ['lap_mm' => $s->mm('lap'), 'clear_mm' => $s->mm('upstand') - $s->mm('lap')]],
+            $chosen->stands()
+                ? ['upstand-taped', ['tape_mm' => $s->mm('tape')]]
+                : OverUpstand::step($s),
         ];
     }
 
@@ -127,22 +137,7 @@ final class ThroughWallFlashing extends FacetDetail
                 PieceRole::HeadFlashing,
                 new CutSize($w, $slope - $s->mm('metal') + $s->mm('metal_lap') + $s->mm('upstand')),
             ),
-            Lay::piece(
-                'sheet',
-                $used->of('sheet'),
-                PieceKind::Sheet,
-                $at->of('sheet-over-upstand'),
-                [
-                    Lay::patch(
-                        'sheet.sheathing',
-                        'sheathing',
-                        [0, $s->mm('upstand') - $s->mm('lap'), $w, $side],
-                        [],
-                        $at->of('sheet-over-upstand'),
-                    ),
-                ],
-                PieceRole::Plane,
-            ),
+            ...OverUpstand::plane('sheathing', $side, $s, $used, $chosen, $at),
         ];
     }
 

@@ -8,6 +8,7 @@ use Apron\Detail\CutSize;
 use Apron\Detail\Edge;
 use Apron\Detail\Edges;
 use Apron\Detail\Fold;
+use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Drafting\Choices;
@@ -16,6 +17,7 @@ use Apron\Drafting\Lay;
 use Apron\Drafting\Sizes;
 use Apron\Drafting\StepNumbers;
 use Apron\Drafting\Used;
+use Apron\Drafting\WallPlane;
 use Apron\Trace\Outcome;
 
 /**
@@ -29,10 +31,11 @@ final class WallToRoof extends FacetDetail
 
     protected const RELEASE = 'roof';
 
+    protected const PLANES = WallPlane::SHEET_FIRST;
+
     protected const MATERIALS = [
         'strip_material' => 'flashing-strip',
         'roof_material' => 'roof-membrane',
-        'sheet_material' => 'polyolefin-wrap',
     ];
 
     public function worst(array $parameters = []): Outcome
@@ -55,33 +58,25 @@ final class WallToRoof extends FacetDetail
 
     protected function does(Sizes $s, Choices $chosen): array
     {
-        return [
-            ['wall-top-strip', ['strip_mm' => $s->mm('strip')]],
-            ['roof-folded-down', ['down_mm' => $s->mm('down')]],
-            ['sheet-under-fold', ['lap_mm' => $s->mm('lap')]],
-        ];
+        $strip = ['wall-top-strip', ['strip_mm' => $s->mm('strip')]];
+        $roof = ['roof-folded-down', ['down_mm' => $s->mm('down')]];
+
+        return $chosen->is('plane', WallPlane::FastenedSheet->value)
+            ? [$strip, $roof, ['sheet-under-fold', ['lap_mm' => $s->mm('lap')]]]
+            : [['plane-to-top', []], $strip, $roof];
     }
 
     protected function pieces(Sizes $s, Used $used, StepNumbers $at, Choices $chosen): array
     {
         [$w, $side, $top] = [$s->mm('length'), $s->mm('side'), 2 * $s->mm('side')];
+        $later = $at->has('sheet-under-fold');
         // The lowest part of the fold stays unbonded until the sheet is under it.
-        $foot = new Edges(['bottom' => Edge::Open]);
-        $under = fn (string $id, float $v1) => new \Apron\Detail\Piece(
-            $id,
-            $used->of('sheet'),
-            PieceKind::Sheet,
-            PieceRole::Plane,
-            true,
-            true,
-            $at->of('sheet-under-fold'),
-            'roof-membrane',
-            new Edges,
-            [Lay::patch("$id.face", 'wall', [0, 0, $w, $v1], [], $at->of('sheet-under-fold'))],
-            null,
-        );
+        $foot = $later ? new Edges(['bottom' => Edge::Open]) : null;
 
         return [
+            ...$later
+                ? []
+                : [Lay::plane('wall-plane', $used, $chosen, $at->of('plane-to-top'), 'wall', [0, 0, $w, $top])],
             Lay::piece(
                 'wall-top-strip',
                 $used->of('strip'),
@@ -123,8 +118,26 @@ final class WallToRoof extends FacetDetail
                 ],
                 PieceRole::Plane,
             ),
-            $under('wall-sheet', $top - $s->mm('down') + $s->mm('lap')),
+            ...$later ? [self::sheetUnder($w, $top - $s->mm('down') + $s->mm('lap'), $used, $at)] : [],
         ];
+    }
+
+    /** A sheet can still go up under the fold when the roof is on. */
+    private static function sheetUnder(float $w, float $to, Used $used, StepNumbers $at): Piece
+    {
+        return new Piece(
+            'wall-sheet',
+            $used->of('plane'),
+            PieceKind::Sheet,
+            PieceRole::Plane,
+            true,
+            true,
+            $at->of('sheet-under-fold'),
+            'roof-membrane',
+            new Edges,
+            [Lay::patch('wall-sheet.face', 'wall', [0, 0, $w, $to], [], $at->of('sheet-under-fold'))],
+            null,
+        );
     }
 
     protected function demandRoom(Sizes $s): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Apron\Method;
 
 use Apron\Drafting\CannotGenerate;
+use Apron\Drafting\FacetDetail;
 use Apron\Drafting\Generator;
 use Apron\Opening\ComposedOpening;
 use Apron\Opening\Presets;
@@ -41,24 +42,51 @@ final readonly class InWall
         if ($this->wall === null) {
             return [];
         }
-        $answers = $this->generator instanceof ComposedOpening ? $this->answers($this->generator, $this->wall) : [];
+        $answers = $this->answers($this->generator, $this->wall);
         $asked = array_column($this->generator->parameters($this->stated + $answers), 'name');
         // The field is of the wall's material only where it is the wall's plane.
-        $field = $this->planeFits() ? null : $this->wall->fieldParameter();
+        $field = $this->planeFits() ? null : $this->fieldPlace($this->stated + $answers);
 
-        return array_diff_key($answers + $this->wall->figures($asked), array_flip([$field ?? '']));
+        return array_diff_key($answers + $this->figures($asked), array_flip([$field ?? '']));
+    }
+
+    /**
+     * The parameter for the field of the plane: some junctions call it otherwise than openings do.
+     *
+     * @param  array<string, float|string>  $given
+     */
+    private function fieldPlace(array $given): ?string
+    {
+        return $this->generator instanceof FacetDetail
+            ? $this->generator->planePlace($given)
+            : $this->wall?->fieldParameter();
+    }
+
+    /**
+     * @param  list<string>  $asked
+     * @return array<string, float|string>
+     */
+    private function figures(array $asked): array
+    {
+        if ($this->wall === null) {
+            return [];
+        }
+        $given = $this->stated + $this->answers($this->generator, $this->wall);
+
+        return $this->wall->figures($asked, $this->fieldPlace($given));
     }
 
     /** @return array<string, string> */
-    private function answers(ComposedOpening $method, Wall $wall): array
+    private function answers(Generator $method, Wall $wall): array
     {
         $answers = [];
         foreach ($wall->answers() as $axis => $answer) {
-            if (isset($this->stated[$axis]) || $method->states($axis)) {
+            if (isset($this->stated[$axis]) || $this->isTheMethods($axis)) {
                 continue;
             }
             try {
-                $method->composition($this->stated + $answers + [$axis => $answer]);
+                // What a method cannot be made of is refused when it is asked for its plane.
+                $method->inPlane($this->stated + $answers + [$axis => $answer]);
                 $answers[$axis] = $answer;
             } catch (CannotGenerate) {
                 // What cannot be built with it is told of the wall.
@@ -68,14 +96,19 @@ final readonly class InWall
         return $answers;
     }
 
+    /** Whether the method answers that itself, or does not ask it. */
+    private function isTheMethods(string $axis): bool
+    {
+        return $this->generator instanceof ComposedOpening
+            ? $this->generator->states($axis)
+            : $axis !== 'plane' || $this->generator->namesPlane();
+    }
+
     private function plane(): ?string
     {
-        if (! ($this->generator instanceof ComposedOpening) || $this->wall === null) {
-            return null;
-        }
-        $answers = $this->answers($this->generator, $this->wall);
-
-        return $this->generator->composition($this->stated + $answers)->of('plane');
+        return $this->wall === null
+            ? null
+            : $this->generator->inPlane($this->stated + $this->answers($this->generator, $this->wall));
     }
 
     private function planeFits(): bool
@@ -99,7 +132,8 @@ final readonly class InWall
         if ($wall->plane === null) {
             $found[] = $this->say($subject, $wall, 'opening.no-plane', Severity::Caution, []);
         } elseif (! $this->planeFits()) {
-            $found[] = $this->say($subject, $wall, 'opening.plane-differs', Severity::Fail, [
+            $code = $this->generator instanceof FacetDetail ? 'opening.no-such-junction' : 'opening.plane-differs';
+            $found[] = $this->say($subject, $wall, $code, Severity::Fail, [
                 'plane' => "plane.{$this->plane()}",
                 'there' => "plane.$wall->plane",
                 'method' => $this->nearest($wall->plane),
@@ -163,8 +197,12 @@ final readonly class InWall
     /** The named way that dresses such an opening in the wall's plane: what holds the unit counts before the rest. */
     private function nearest(string $plane): string
     {
-        $own =
-            $this->generator instanceof ComposedOpening ? $this->generator->composition($this->stated)->answers : [];
+        if (! $this->generator instanceof ComposedOpening) {
+            return $this->generator instanceof FacetDetail
+                ? $this->generator->instead($plane)
+                : $this->generator->name();
+        }
+        $own = $this->generator->composition($this->stated)->answers;
         [$best, $most] = [Presets::USUAL, -1];
         foreach (Presets::all() as $name => $method) {
             $answers = $method->composition()->answers;
@@ -186,9 +224,9 @@ final readonly class InWall
      */
     private function differing(Wall $wall): array
     {
-        $there = $wall->figures(array_keys($this->stated));
-        if (! $this->planeFits() && $wall->fieldParameter() !== null) {
-            unset($there[$wall->fieldParameter()]);
+        $there = $this->figures(array_keys($this->stated));
+        if (! $this->planeFits()) {
+            unset($there[$this->fieldPlace($this->stated) ?? '']);
         }
         $differ = [];
         foreach ($there as $name => $value) {

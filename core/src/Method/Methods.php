@@ -26,6 +26,7 @@ use Apron\Junction\SheathingToFoundation;
 use Apron\Junction\SillPlate;
 use Apron\Junction\ThroughWallFlashing;
 use Apron\Junction\WallCorner;
+use Apron\Junction\WallToMasonry;
 use Apron\Junction\WallToRoof;
 use Apron\Material\Materials;
 use Apron\Opening\ComposedOpening;
@@ -46,6 +47,7 @@ final class Methods
         BoardJoint::class,
         PanelJoint::class,
         MovementJoint::class,
+        WallToMasonry::class,
         SheathingToFoundation::class,
         BelowGradeToWall::class,
         SillPlate::class,

@@ -82,10 +82,11 @@ final readonly class StatedOpening
         try {
             return [$this->make($this->parameters, $wall, $brief, $materials), []];
         } catch (CannotGenerate $wrong) {
+            $isOpening = Methods::named($this->method) instanceof ComposedOpening;
             // A wall thinner, or deeper, than any opening is drawn for the nearest that can be: it fails all the same.
             [$least, $most] = ComposedOpening::EXTENTS['depth_mm'];
-            $depth = max($least, min($most, $wall->depth));
-            $stated = $this->parameters + ['depth_mm' => $depth] + $this->plane($wall->plane);
+            $depth = ['depth_mm' => max($least, min($most, $wall->depth))];
+            $stated = $this->parameters + ($isOpening ? $depth + $this->plane($wall->plane) : []);
             $refused = new Finding(
                 'opening.not-in-wall',
                 Severity::Fail,
@@ -113,9 +114,7 @@ final readonly class StatedOpening
     {
         $method = Methods::named($this->method);
 
-        return $method instanceof ComposedOpening && $plane !== null && ! $method->states('plane')
-            ? ['plane' => $plane]
-            : [];
+        return $method === null || $plane === null || $method->namesPlane() ? [] : ['plane' => $plane];
     }
 
     /** @return array<string, float|string> what the wall last gave, of what the method asks */

@@ -29,6 +29,8 @@ final readonly class Wall
     private function __construct(
         public string $id,
         public string $name,
+        /** the id of the layer that is to carry water */
+        public ?string $planeLayer,
         /** the water plane as the axis has it; null where the wall names none that an opening can be dressed in */
         public ?string $plane,
         public ?Material $field,
@@ -54,6 +56,7 @@ final readonly class Wall
         return new self(
             $assembly->id,
             $assembly->name,
+            $at === null ? null : $assembly->layers[$at]->id,
             $plane,
             $at === null ? null : $assembly->layers[$at]->material,
             $board,
@@ -144,12 +147,12 @@ final readonly class Wall
      * Sizes, figures and materials that the wall gives.
      *
      * @param  list<string>  $asked  what a method asks
+     * @param  string|null  $field  what it calls the field of the plane
      * @return array<string, float|string>
      */
-    public function figures(array $asked): array
+    public function figures(array $asked, ?string $field): array
     {
         $outer = in_array('outer_board_material', $asked, true) ? 'outer_board_material' : 'board_material';
-        $field = $this->fieldParameter();
         $given = array_filter(
             [
                 'depth_mm' => $this->depth,

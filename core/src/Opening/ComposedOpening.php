@@ -108,6 +108,16 @@ final class ComposedOpening implements Generator
         return $this->asked($this->composition($given))->inInches();
     }
 
+    public function inPlane(array $given): string
+    {
+        return $this->composition($given)->of('plane');
+    }
+
+    public function namesPlane(): bool
+    {
+        return $this->states('plane');
+    }
+
     public function worst(array $parameters = []): Outcome
     {
         $composition = $this->composition($parameters);

@@ -1380,6 +1380,9 @@ export interface components {
             } | null;
             /** @description a film: a bare number is in mil or µm */
             film: boolean;
+            /** @enum {string} */
+            of: "detail" | "assembly";
+            most_mm: number | null;
         };
         SequenceSheet: {
             detail: components["schemas"]["Detail"];
@@ -1507,9 +1510,13 @@ export interface components {
                 least_mm: number | null;
                 mean_mm: number | null;
                 out: number;
+                most_mm: number | null;
             };
             asked: components["schemas"]["Asked"];
             film: boolean;
+            /** @enum {string} */
+            of: "detail" | "assembly";
+            most_mm: number | null;
         };
         Fault: {
             id: string;

@@ -1,4 +1,5 @@
 import type { SequenceSheet, Units } from '../api/types';
+import { asked, isLook } from '../quantity/asked';
 import { show } from '../quantity/show';
 import { Dimensions } from './unfolded/Dimensions';
 import { Numbers } from './unfolded/Numbers';
@@ -114,10 +115,7 @@ export function CrewCard({ sheet, step, units }: { sheet: SequenceSheet; step: n
         <p className="mt-2 text-[9.5pt]">
           <b>Measured on site:</b>{' '}
           {checks
-            .map(
-              (c) =>
-                `${c.title} ${c.least_mm === null ? '(look)' : `≥ ${show(c.least_mm, 'length', units)} (${show(c.least_mm, 'length', other)})`}`,
-            )
+            .map((c) => `${c.title} ${isLook(c) ? '(look)' : `${asked(c, units)} (${asked(c, other)})`}`)
             .join('; ')}
           .
         </p>

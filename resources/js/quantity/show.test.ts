@@ -68,7 +68,7 @@ describe('a reading against its bound, as the server judges it', () => {
     [37.4, 'fail'],
     [0, 'fail'],
   ] as const)('%d of 75 mm: %s', (value, severity) => {
-    expect(judge(value, 75)).toBe(severity);
+    expect(judge(value, { least_mm: 75, most_mm: null })).toBe(severity);
   });
 });
 

@@ -1,3 +1,4 @@
+import { asked, worstRead } from '../quantity/asked';
 import { show } from '../quantity/show';
 import { severityColour, severityWord } from '../ui/severity';
 
@@ -18,25 +19,28 @@ export function Site({ sheet }: { sheet: Sheet }) {
           <tr className="border-b border-ink text-left">
             <th>Check</th>
             <th>asked</th>
-            <th>least read</th>
+            <th>worst read</th>
             <th>readings</th>
             <th>verdict</th>
           </tr>
         </thead>
         <tbody>
-          {checks.map((c) => (
-            <tr key={c.id} className="border-b border-hair">
-              <td>
-                {c.detail} · {c.title}
-              </td>
-              <td>{c.least_mm === null ? 'look' : `≥ ${show(c.least_mm, 'length', units)}`}</td>
-              <td>{c.verdict.least_mm === null ? '' : show(c.verdict.least_mm, 'length', units)}</td>
-              <td>{c.verdict.count || ''}</td>
-              <td className={c.verdict.severity ? severityColour(c.verdict.severity) : ''}>
-                {c.verdict.severity ? severityWord(c.verdict.severity) : 'not read'}
-              </td>
-            </tr>
-          ))}
+          {checks.map((c) => {
+            const worst = worstRead(c, c.verdict);
+            return (
+              <tr key={c.id} className="border-b border-hair">
+                <td>
+                  {c.detail} · {c.title}
+                </td>
+                <td>{asked(c, units)}</td>
+                <td>{worst === null ? '' : show(worst, 'length', units)}</td>
+                <td>{c.verdict.count || ''}</td>
+                <td className={c.verdict.severity ? severityColour(c.verdict.severity) : ''}>
+                  {c.verdict.severity ? severityWord(c.verdict.severity) : 'not read'}
+                </td>
+              </tr>
+            );
+          })}
         </tbody>
       </table>
       {checks.length < site.checks.length && (

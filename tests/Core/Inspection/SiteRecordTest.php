@@ -303,8 +303,8 @@ it('says what a reading out of other bounds than a least is out of', function ()
         'value' => 31.0,
         'unit' => 'pct',
     ];
-    $found = Apron\Inspection\SiteFindings::ofRecord(
-        [[$check, 'The plate']],
+    $found = Apron\Inspection\SiteFindings::of(
+        [[$check, 'The plate', 'Moisture']],
         [Apron\Inspection\SiteFormat::event(Apron\Json\Node::of($event))],
     )[0];
     expect([$found->code, $found->severity->value, $found->figures['bound']])->toBe([

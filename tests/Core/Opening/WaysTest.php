@@ -266,6 +266,9 @@ it('makes the junctions of a way on its wall, sound and checked', function (stri
             ->toBe([], "$way: $method")
             ->and(DetailChecks::of($detail))
             ->not->toBe([]);
+        // In the plane of that wall, not in one of its own.
+        $plane = Methods::named($method)->inPlane($detail->generated->parameters);
+        expect($plane ?? $wall->plane)->toBe($wall->plane, "$way: $method");
         if (isset($detail->generated->parameters['insulation_mm'])) {
             expect($detail->generated->parameters['insulation_mm'])->toBe($wall->board);
         }

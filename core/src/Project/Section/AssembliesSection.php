@@ -7,6 +7,7 @@ namespace Apron\Project\Section;
 use Apron\Assembly\Assembly;
 use Apron\Assembly\AssemblyFormat;
 use Apron\Assembly\SurfaceFilms;
+use Apron\Inspection\FieldChecks;
 use Apron\Json\Node;
 use Apron\Judgement\AssemblyAssessment;
 use Apron\Project\ListSection;
@@ -71,5 +72,10 @@ final class AssembliesSection extends ListSection
     protected function materials(object $row): array
     {
         return $row->materials();
+    }
+
+    protected function checks(object $row): array
+    {
+        return FieldChecks::of($row);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Apron\Project\Section;
 
+use Apron\Inspection\CheckFormat;
 use Apron\Inspection\SiteEvent;
 use Apron\Inspection\SiteFindings;
 use Apron\Inspection\SiteFormat;
@@ -11,6 +12,8 @@ use Apron\Json\Node;
 use Apron\Project\Project;
 use Apron\Project\Reading;
 use Apron\Project\Section;
+use Apron\Project\SiteChecks;
+use Apron\Rules\Words;
 
 /**
  * The site record, only ever added to; null where the project has none.
@@ -45,6 +48,17 @@ final class SiteSection implements Section
 
     public function findings(Project $project): array
     {
-        return SiteFindings::of($project->details, $project->site ?? []);
+        $events = $project->site ?? [];
+        $words = new Words($project->brief->units);
+
+        return $events === []
+            ? []
+            : SiteFindings::of(
+                array_map(
+                    fn (array $row): array => [...$row, CheckFormat::title($row[0], $words)],
+                    SiteChecks::of($project),
+                ),
+                $events,
+            );
     }
 }

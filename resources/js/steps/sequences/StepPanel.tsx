@@ -3,6 +3,7 @@ import { PieceEditor } from './PieceEditor';
 import { Oblique } from '../../drawing/Oblique';
 import { coverWords } from '../../drawing/StepCard';
 import { show } from '../../quantity/show';
+import { asked } from '../../quantity/asked';
 import { SeverityMark, severityColour } from '../../ui/severity';
 import { SaveState } from '../../ui/SaveState';
 import { type DraftOf } from '../../ui/useDraft';
@@ -145,9 +146,7 @@ export function StepPanel({
             {checks.map((c) => (
               <li key={c.id} className="flex justify-between gap-2">
                 <span>{c.title}</span>
-                <span className="whitespace-nowrap font-semibold">
-                  {c.least_mm === null ? 'look' : `≥ ${show(c.least_mm, 'length', units)}`}
-                </span>
+                <span className="whitespace-nowrap font-semibold">{asked(c, units)}</span>
               </li>
             ))}
           </ul>

@@ -5,6 +5,7 @@ import { address } from '../../api/paths';
 import type { Check, SiteCheck, SiteEvent } from '../../api/types';
 import { Measured } from '../../drawing/unfolded/Measured';
 import { Unfolded } from '../../drawing/unfolded/Unfolded';
+import { asked, askedInWords, isLook, type Asks } from '../../quantity/asked';
 import { readQuantity } from '../../quantity/read';
 import { show } from '../../quantity/show';
 import { SeverityMark, severityColour, severityWord } from '../../ui/severity';
@@ -36,7 +37,8 @@ const KEYS = ['7', '8', '9', '⌫', '4', '5', '6', '/', '1', '2', '3', 'in', '.'
 export function CheckScreen({ check, checks, waiting, photographs, add, ensureVisit, go, state, phone }: Props) {
   const { units } = useUnits();
   const project = useProjectId();
-  const sequence = useSequence(check.detail);
+  const look = isLook(check);
+  const sequence = useSequence(check.of === 'detail' ? check.detail : undefined);
   const [typed, setTyped] = useState('');
   const [looked, setLooked] = useState<boolean | null>(null);
   // Named when the box is ticked: another reading may be on its way, or have arrived, before this one is kept.
@@ -50,16 +52,15 @@ export function CheckScreen({ check, checks, waiting, photographs, add, ensureVi
   const read =
     typed === '' ? null : readQuantity(bare ? `${typed} ${units === 'us' ? 'mil' : 'um'}` : typed, 'length', units);
   const value = read && 'value' in read ? read.value : null;
-  const verdict =
-    check.least_mm === null
-      ? looked === null
-        ? null
-        : looked
-          ? 'pass'
-          : 'fail'
-      : value === null
-        ? null
-        : judge(value, check.least_mm);
+  const verdict = look
+    ? looked === null
+      ? null
+      : looked
+        ? 'pass'
+        : 'fail'
+    : value === null
+      ? null
+      : judge(value, check);
   const standing = [...check.readings, ...waiting.filter((w) => !check.readings.some((r) => r.id === w.id))];
   const last = lastStanding(standing);
   const lastSeverity = last && ('severity_of' in last ? (last as SiteCheck['readings'][number]).severity_of : null);
@@ -73,7 +74,7 @@ export function CheckScreen({ check, checks, waiting, photographs, add, ensureVi
           : (t.replace(/ ?(mm|in|mil|um)$/, '') + key).slice(0, 12),
     );
   const keep = () => {
-    if (check.least_mm === null ? looked === null : value === null) {
+    if (look ? looked === null : value === null) {
       go(next);
       return;
     }
@@ -81,7 +82,7 @@ export function CheckScreen({ check, checks, waiting, photographs, add, ensureVi
       kind: 'reading',
       visit: ensureVisit(),
       check: check.id,
-      ...(check.least_mm === null
+      ...(look
         ? { holds: looked === true }
         : { value_mm: Math.round((value ?? 0) * 1000) / 1000, typed: typed.trim() }),
       instrument: check.instrument,
@@ -94,10 +95,9 @@ export function CheckScreen({ check, checks, waiting, photographs, add, ensureVi
         visit: ensureVisit(),
         check: check.id,
         severity: verdict ?? 'caution',
-        words:
-          check.least_mm === null
-            ? `${check.title}: not as it should be`
-            : `${check.title}: ${typed.trim()}, at least ${show(check.least_mm, 'length', units)} asked`,
+        words: look
+          ? `${check.title}: not as it should be`
+          : `${check.title}: ${typed.trim()}; asked ${asked(check, units)}`,
       });
     }
     go(next);
@@ -120,16 +120,16 @@ export function CheckScreen({ check, checks, waiting, photographs, add, ensureVi
     <div className="text-[16px] text-black" data-check-screen={check.id}>
       <p className="flex justify-between border-b-2 border-black px-[18px] py-[10px] text-[13px]">
         <b>
-          {check.detail} · step {check.step}
+          {check.detail} · {check.of === 'detail' ? 'step' : 'layer'} {check.step}
         </b>
         {state}
       </p>
       <div className="px-[18px]">
         <h1 className="pt-2 text-[22px] leading-tight font-bold">{check.title}</h1>
         <p className="py-1 text-[14px] leading-snug">
-          {check.least_mm === null
+          {look
             ? check.reason
-            : `At least ${show(check.least_mm, 'length', units)}${check.drawn_mm === null ? '' : `; drawn ${show(check.drawn_mm, 'length', units)}`}. ${check.reason}`}
+            : `${askedInWords(check, units)}${check.drawn_mm === null ? '' : `; drawn ${show(check.drawn_mm, 'length', units)}`}. ${check.reason}`}
         </p>
         {sequence.data && (
           <div className="h-[118px] border border-black">
@@ -143,7 +143,7 @@ export function CheckScreen({ check, checks, waiting, photographs, add, ensureVi
             </Unfolded>
           </div>
         )}
-        {check.least_mm === null ? (
+        {look ? (
           <div className="grid grid-cols-2 gap-2 py-3">
             {([true, false] as const).map((v) => (
               <button
@@ -169,7 +169,7 @@ export function CheckScreen({ check, checks, waiting, photographs, add, ensureVi
                 if (e.key === 'Enter') keep();
               }}
             />
-            <Band least={check.least_mm} value={value} units={units} />
+            <Band asks={check} value={value} units={units} />
           </>
         )}
         <p
@@ -180,9 +180,7 @@ export function CheckScreen({ check, checks, waiting, photographs, add, ensureVi
           {verdict && (
             <>
               <SeverityMark severity={verdict} size={14} /> {severityWord(verdict)}
-              {value !== null && check.least_mm !== null && value < check.least_mm
-                ? `, ${show(check.least_mm - value, 'length', units)} short`
-                : ''}
+              {value === null ? '' : offBy(value, check, units)}
               {verdict === 'pass' ? '' : `: ${check.when_failing}`}
             </>
           )}
@@ -219,7 +217,7 @@ export function CheckScreen({ check, checks, waiting, photographs, add, ensureVi
             {why}
           </p>
         )}
-        {check.least_mm !== null && (
+        {!look && (
           <div className="grid grid-cols-4 gap-[8px] pb-2">
             {KEYS.map((k) => (check.film ? (FILM_KEYS[k] ?? k) : k)).map((key) => (
               <button
@@ -258,49 +256,60 @@ export function CheckScreen({ check, checks, waiting, photographs, add, ensureVi
           photo · {photographs.length}
         </button>
         <button className="bg-black text-center text-[16px] font-bold text-white" onClick={keep}>
-          {(check.least_mm === null ? looked === null : value === null) ? 'next' : 'keep, next'}
+          {(look ? looked === null : value === null) ? 'next' : 'keep, next'}
         </button>
       </div>
     </div>
   );
 }
 
+/** How far a reading is off its bounds, in words. */
+function offBy(value: number, { least_mm, most_mm }: Asks, units: 'si' | 'us'): string {
+  if (least_mm !== null && value < least_mm) return `, ${show(least_mm - value, 'length', units)} short`;
+  return most_mm !== null && value > most_mm ? `, ${show(value - most_mm, 'length', units)} too much` : '';
+}
+
 /** The tolerance as a strip: where it passes, and where the reading falls. */
-function Band({ least, value, units }: { least: number; value: number | null; units: 'si' | 'us' }) {
-  const [low, high] = [0, least * 2];
-  const x = (mm: number) => 10 + (Math.max(low, Math.min(high, mm)) / high) * 334;
+function Band({ asks, value, units }: { asks: Asks; value: number | null; units: 'si' | 'us' }) {
+  const from = asks.least_mm ?? 0;
+  const high = (asks.most_mm ?? from) * 2;
+  const to = asks.most_mm ?? high;
+  const x = (mm: number) => 10 + (Math.max(0, Math.min(high, mm)) / high) * 334;
+  const out = value !== null && (value < from || value > to);
+  const marks = asks.least_mm === null ? [to] : asks.most_mm === null ? [from / 2, from] : [from, to];
   return (
-    <svg
-      viewBox="0 0 354 52"
-      className="block w-full"
-      role="img"
-      aria-label={`passes from ${show(least, 'length', units)}`}
-    >
+    <svg viewBox="0 0 354 52" className="block w-full" role="img" aria-label={`passes: ${asked(asks, units)}`}>
       <path d="M10 24H344" stroke="#000" strokeWidth="2" />
       <rect
-        x={x(least)}
+        x={x(from)}
         y="14"
-        width={344 - x(least)}
+        width={x(to) - x(from)}
         height="20"
         fill="#fff"
         stroke="var(--color-pass)"
         strokeWidth="3"
       />
-      <path d={`M${x(least)} 20H344M${x(least)} 28H344`} stroke="var(--color-pass)" strokeWidth="1" />
+      <path d={`M${x(from)} 20H${x(to)}M${x(from)} 28H${x(to)}`} stroke="var(--color-pass)" strokeWidth="1" />
       {value !== null && (
         <path
           d={`M${x(value)} 34V8m-9 -8h18l-9 10z`}
-          fill={value < least ? 'var(--color-fail)' : '#000'}
-          stroke={value < least ? 'var(--color-fail)' : '#000'}
+          fill={out ? 'var(--color-fail)' : '#000'}
+          stroke={out ? 'var(--color-fail)' : '#000'}
           strokeWidth="3"
         />
       )}
-      <text x={x(least)} y="49" textAnchor="middle" fontSize="14" fontWeight="700">
-        {show(least, 'length', units)}
-      </text>
-      <text x={x(least / 2)} y="49" textAnchor="middle" fontSize="13">
-        {show(least / 2, 'length', units)}
-      </text>
+      {marks.map((mm) => (
+        <text
+          key={mm}
+          x={x(mm)}
+          y="49"
+          textAnchor="middle"
+          fontSize="14"
+          fontWeight={mm === from || mm === to ? 700 : 400}
+        >
+          {show(mm, 'length', units)}
+        </text>
+      ))}
     </svg>
   );
 }

@@ -6,6 +6,7 @@ import type { SiteCheck, SiteSheet } from '../../api/types';
 import { Measured } from '../../drawing/unfolded/Measured';
 import { Numbers } from '../../drawing/unfolded/Numbers';
 import { Unfolded } from '../../drawing/unfolded/Unfolded';
+import { asked, worstRead } from '../../quantity/asked';
 import { show } from '../../quantity/show';
 import { SeverityMark, severityColour, severityWord } from '../../ui/severity';
 import { Frame } from '../../ui/Frame';
@@ -231,8 +232,8 @@ function CheckList({ site, near }: { site: SiteSheet; near: (check: string) => v
   if (site.checks.length === 0)
     return (
       <p className="max-w-[40rem] text-[15px]">
-        No checks yet: they are made from the sequences. Make an opening in step 5, and its laps, upturns and looks
-        appear here.
+        No checks yet: they are made from the assemblies and the sequences. Build a wall in step 3 or an opening in step
+        5, and its laps, gaps, upturns and looks appear here.
       </p>
     );
   return (
@@ -277,7 +278,10 @@ function CheckList({ site, near }: { site: SiteSheet; near: (check: string) => v
                 <span className="w-5">{c.verdict.severity && <SeverityMark severity={c.verdict.severity} />}</span>
                 <span className="grow">
                   {c.title}
-                  <span className="text-faint"> · step {c.step}</span>
+                  <span className="text-faint">
+                    {' '}
+                    · {c.of === 'detail' ? 'step' : 'layer'} {c.step}
+                  </span>
                 </span>
                 <span
                   className={`whitespace-nowrap font-semibold ${c.verdict.severity ? severityColour(c.verdict.severity) : 'text-faint'}`}
@@ -299,7 +303,7 @@ function CheckList({ site, near }: { site: SiteSheet; near: (check: string) => v
 /** The opening as it will stand, with the place of one check on it. */
 function Where({ check }: { check: SiteCheck | undefined }) {
   const { units } = useUnits();
-  const sequence = useSequence(check?.detail);
+  const sequence = useSequence(check?.of === 'detail' ? check.detail : undefined);
   if (!check || !sequence.data) return <div />;
   return (
     <figure>
@@ -315,13 +319,13 @@ function Where({ check }: { check: SiteCheck | undefined }) {
 }
 
 function reading(check: SiteCheck, units: 'si' | 'us'): string {
-  const asked = check.least_mm === null ? 'look' : `≥ ${show(check.least_mm, 'length', units)}`;
-  if (check.verdict.count === 0) return asked;
-  return check.verdict.least_mm === null
+  if (check.verdict.count === 0) return asked(check, units);
+  const worst = worstRead(check, check.verdict);
+  return worst === null
     ? check.verdict.severity === 'pass'
       ? 'as it should be'
       : 'not as it should be'
-    : `${show(check.verdict.least_mm, 'length', units)} / ${asked}`;
+    : `${show(worst, 'length', units)} / ${asked(check, units)}`;
 }
 
 function Readings({ check }: { check: SiteCheck }) {
@@ -333,7 +337,7 @@ function Readings({ check }: { check: SiteCheck }) {
         <p className="py-1">
           {verdict.least_mm === null
             ? `${verdict.count} looked`
-            : `least ${show(verdict.least_mm, 'length', units)}, mean ${show(verdict.mean_mm, 'length', units)}, ${verdict.count} read, ${Math.round(verdict.out * 100)} % out`}
+            : `${show(verdict.least_mm, 'length', units)} to ${show(verdict.most_mm, 'length', units)}, mean ${show(verdict.mean_mm, 'length', units)}, ${verdict.count} read, ${Math.round(verdict.out * 100)} % out`}
         </p>
       )}
       <ul>

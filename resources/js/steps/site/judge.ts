@@ -1,8 +1,11 @@
 import type { Severity, SiteCheck } from '../../api/types';
+import type { Asks } from '../../quantity/asked';
 
 /** A reading against the bounds that came with its check; provisional until the server has judged it. */
-export function judge(value: number, least: number): Severity {
-  return value >= least ? 'pass' : value >= least / 2 ? 'caution' : 'fail';
+export function judge(value: number, { least_mm, most_mm }: Asks): Severity {
+  const low = least_mm === null || value >= least_mm ? 0 : value >= least_mm / 2 ? 1 : 2;
+  const high = most_mm === null || value <= most_mm ? 0 : value <= most_mm * 1.5 ? 1 : 2;
+  return (['pass', 'caution', 'fail'] as const)[Math.max(low, high)] ?? 'fail';
 }
 
 /**

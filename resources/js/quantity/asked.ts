@@ -1,0 +1,28 @@
+import { show } from './show';
+
+/** What a check asks of a reading: a least, a most, both, or neither where it is looked at. */
+export interface Asks {
+  least_mm: number | null;
+  most_mm: number | null;
+}
+
+export const isLook = (check: Asks): boolean => check.least_mm === null && check.most_mm === null;
+
+/** As a list has it: `≥ 50 mm`, `≤ 3 mm`, `2 to 6 mm`, or that it is a look. */
+export function asked(check: Asks, units: 'si' | 'us'): string {
+  const [least, most] = [check.least_mm, check.most_mm];
+  if (least !== null && most !== null) return `${show(least, 'length', units)} to ${show(most, 'length', units)}`;
+  if (least !== null) return `≥ ${show(least, 'length', units)}`;
+  return most === null ? 'look' : `≤ ${show(most, 'length', units)}`;
+}
+
+/** As a sentence has it. */
+export function askedInWords(check: Asks, units: 'si' | 'us'): string {
+  const [least, most] = [check.least_mm, check.most_mm];
+  if (least !== null && most !== null) return `From ${show(least, 'length', units)} to ${show(most, 'length', units)}`;
+  return least !== null ? `At least ${show(least, 'length', units)}` : `At most ${show(most ?? 0, 'length', units)}`;
+}
+
+/** The reading of several that is nearest to failing: the least, or of a most the largest. */
+export const worstRead = (check: Asks, verdict: Asks): number | null =>
+  check.least_mm === null && check.most_mm !== null ? verdict.most_mm : verdict.least_mm;
