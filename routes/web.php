@@ -66,6 +66,7 @@ Route::middleware(['auth', 'auth.session', 'throttle:api'])->group(function (): 
                     'throttle:costly',
                     'budget:8',
                 ]);
+                Route::get('others', [SequenceController::class, 'others'])->middleware('budget:60');
                 Route::get('drills', [SequenceController::class, 'drills']);
                 Route::get('site', [SiteController::class, 'show']);
                 Route::get('photographs/{digest}', [SiteController::class, 'photograph']);

@@ -13,6 +13,7 @@ use Apron\Inspection\SiteSheet;
 use Apron\Method\OpeningSchedule;
 use Apron\Method\ScheduledOpening;
 use Apron\Project\Assessment;
+use Apron\Project\ForOthers;
 use Apron\Project\Project as CoreProject;
 use Apron\Project\ProjectFormat;
 use Apron\Project\Section\DetailsSection;
@@ -86,6 +87,7 @@ final class ReportSheet
             'assessment' => $assessed->toArray($words, long: false),
             'sequences' => $sequences($drawn),
             'schedule' => $this->schedule($kinds, $assessed, $words),
+            'others' => ForOthers::of($core, $words),
             'site' => SiteSheet::of($this->checks($core, $words), $core->site ?? []),
             'drills' => DrillRun::where('project_id', $project->id)
                 ->latest('id')

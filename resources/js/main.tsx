@@ -19,6 +19,7 @@ const Beside = lazy(() => import('./steps/assemblies/Beside'));
 const Sweep = lazy(() => import('./steps/assemblies/Sweep'));
 const Materials = lazy(() => import('./steps/materials/Materials'));
 const Sequences = lazy(() => import('./steps/sequences/Sequences'));
+const Others = lazy(() => import('./steps/sequences/Others'));
 const Cards = lazy(() => import('./steps/sequences/Cards'));
 const Joint = lazy(() => import('./steps/sequences/Joint'));
 const Practice = lazy(() => import('./steps/sequences/Practice'));
@@ -36,6 +37,7 @@ const pages = [
   { path: '/p/:project/assemblies/:key/climates', element: <Sweep /> },
   { path: '/p/:project/materials/:key?', element: <Materials /> },
   { path: '/p/:project/sequences/:key?', element: <Sequences /> },
+  { path: '/p/:project/others', element: <Others /> },
   { path: '/p/:project/sequences/:key/cards', element: <Cards /> },
   { path: '/p/:project/sequences/:key/joint', element: <Joint /> },
   { path: '/p/:project/sequences/:key/try', element: <Practice /> },

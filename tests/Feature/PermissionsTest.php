@@ -36,6 +36,7 @@ const ROUTES = [
     'POST api/projects/{project}/joinery' => [401, 422, 422, 403],
     'GET api/projects/{project}/sequences/{key}/drill' => [401, 200, 200, 403],
     'POST api/projects/{project}/sequences/{key}/drill' => [401, 422, 422, 403],
+    'GET api/projects/{project}/others' => [401, 200, 200, 403],
     'GET api/projects/{project}/drills' => [401, 200, 200, 403],
     'GET api/projects/{project}/site' => [401, 200, 200, 403],
     'GET api/projects/{project}/photographs/{digest}' => [401, 404, 404, 403],

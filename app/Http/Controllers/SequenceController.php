@@ -25,6 +25,7 @@ use Apron\Method\StatedOpening;
 use Apron\Method\UnitDepths;
 use Apron\Method\Wall;
 use Apron\Opening\Presets;
+use Apron\Project\ForOthers;
 use Apron\Project\Project as CoreProject;
 use Apron\Project\Section\AssembliesSection;
 use Apron\Project\Section\DetailsSection;
@@ -88,6 +89,24 @@ class SequenceController
     public function schools(): JsonResponse
     {
         return new JsonResponse(Schools::all());
+    }
+
+    /** What the project asks of others on site: framing, and what goes through the plane for a while. */
+    #[
+        Api\Get(
+            '/api/projects/{project}/others',
+            id: 'forOthers',
+            answers: [
+                200 => ['what the framer makes ready, and temporary things to be closed', 'ForOthers'],
+            ],
+            queries: ['units'],
+        ),
+    ]
+    public function others(Request $request, Project $project): JsonResponse
+    {
+        $core = $this->stored->open($project);
+
+        return new JsonResponse(ForOthers::of($core, Wording::of($request, $core->brief)));
     }
 
     /** A detail made from its sizes, not stored. */

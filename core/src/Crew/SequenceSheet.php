@@ -79,6 +79,10 @@ final class SequenceSheet
             'cut_tolerance' => $words->text('handling.tolerance', 'cut', [
                 'cut_mm' => RuleFigures::of('checks')->figure('cut_tolerance_mm'),
             ]),
+            'framer' => array_map(
+                fn (array $told): array => array_diff_key($told, ['what' => '']),
+                FramersList::told($detail, $words),
+            ),
             'checks' => array_map(
                 fn (Check $check): array => CheckFormat::told($check, $words),
                 DetailChecks::of($detail),

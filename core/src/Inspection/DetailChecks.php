@@ -43,6 +43,7 @@ final class DetailChecks
             ...OpeningChecks::of($detail),
             ...$detail->opening === null ? self::laps($detail) : [],
             ...self::penetrations($detail),
+            ...self::temporary($detail),
             ...self::films($detail),
             ...self::looks($detail),
         ];
@@ -117,6 +118,30 @@ final class DetailChecks
         }
 
         return $checks;
+    }
+
+    /** @return list<Check> that everything that went through for a while is out and closed, counted */
+    private static function temporary(Detail $detail): array
+    {
+        foreach ($detail->steps as $step) {
+            if (in_array($step->does, ['tie-hole-patched', 'tie-hole-coated'], true)) {
+                return [
+                    new Check(
+                        "$detail->id.ties-closed.all",
+                        $detail->id,
+                        'ties-closed',
+                        'all',
+                        $step->number,
+                        null,
+                        null,
+                        null,
+                        $step->figures,
+                    ),
+                ];
+            }
+        }
+
+        return [];
     }
 
     /** @return list<Check> the wet film of every coat, by gauge */

@@ -28,6 +28,10 @@ final class FieldChecks
     /** @return list<Check> from inside to outside */
     public static function of(Assembly $assembly): array
     {
+        // What a wall is only compared with is not built.
+        if ($assembly->variantOf !== null) {
+            return [];
+        }
         $self = new self($assembly);
         $wall = Wall::of($assembly);
         $framed = false;

@@ -55,6 +55,10 @@ final class MovementJoint extends FacetDetail
     /** An inch of contact on each side is what a silicone strip is made for. */
     protected function ownLaps(Choices $chosen): array
     {
+        if (! $chosen->is('closed_by', 'silicone-strip')) {
+            return [];
+        }
+
         return ['silicone-strip' => array_fill_keys(['plane-below', 'plane-above'], 'silicone_contact_mm')];
     }
 

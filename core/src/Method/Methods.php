@@ -24,6 +24,7 @@ use Apron\Junction\RoundPenetration;
 use Apron\Junction\SecondPan;
 use Apron\Junction\SheathingToFoundation;
 use Apron\Junction\SillPlate;
+use Apron\Junction\TemporaryTie;
 use Apron\Junction\ThroughWallFlashing;
 use Apron\Junction\WallCorner;
 use Apron\Junction\WallToMasonry;
@@ -61,6 +62,7 @@ final class Methods
         CladdingBracket::class,
         DamagePatch::class,
         MissedScrew::class,
+        TemporaryTie::class,
     ];
 
     /** @return array<string, Generator> by name: openings first, as the words list them */

@@ -13,7 +13,7 @@ use Apron\Json\Node;
 use Apron\Json\Written;
 use Apron\Material\Materials;
 
-/** A row of the opening schedule, read by making its detail and written as it was stated. */
+/** A row of the schedule, an opening or a junction: read by making its detail and written as it was stated. */
 final class OpeningFormat
 {
     /**
@@ -33,7 +33,7 @@ final class OpeningFormat
         $stated = new StatedOpening(
             $node->get('id')->id(),
             $node->get('title')->text(),
-            $node->get('generator')->word(Methods::openings()),
+            $node->get('generator')->word(array_keys(Methods::all())),
             DetailFormat::figures($given),
             DetailFormat::between($node->optional('between')),
             DetailFormat::figures($node->optional('seen')),

@@ -52,6 +52,16 @@ export function useSequence(key: string | undefined) {
   });
 }
 
+/** What the project asks of others on site. */
+export function useOthers() {
+  const id = useProjectId();
+  const { units } = useUnits();
+  return useQuery({
+    queryKey: ['others', id, units],
+    queryFn: () => get(address('/api/projects/{project}/others', { project: id }, { units })),
+  });
+}
+
 /** Ways of making a detail; the same for every project. */
 export const useMethods = () =>
   useQuery({ queryKey: ['methods'], queryFn: () => get(address('/api/generators', {})), staleTime: Infinity });

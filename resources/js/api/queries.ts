@@ -22,7 +22,7 @@ const LISTS = {
 } as const;
 
 /** What is reckoned from documents: asked for again where it is on the screen, and marked old where it is not. */
-const RECKONED = ['assessment', 'sequence', 'site', 'materials', 'drills'];
+const RECKONED = ['others', 'assessment', 'sequence', 'site', 'materials', 'drills'];
 
 /** One document was saved: it takes its place among the others, and what is reckoned from it is asked for again. */
 export function documentSaved(project: string, saved: Doc<unknown>): void {

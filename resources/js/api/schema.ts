@@ -393,6 +393,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{project}/others": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the project asks of others on site: framing, and what goes through the plane for a while. */
+        get: operations["forOthers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{project}/generate": {
         parameters: {
             query?: never;
@@ -1484,6 +1501,10 @@ export interface components {
                     [key: string]: number | string;
                 };
             } | null;
+            framer: {
+                title: string;
+                reason: string;
+            }[];
         };
         SiteCheck: {
             id: string;
@@ -1771,6 +1792,24 @@ export interface components {
             of: {
                 value: string;
                 title: string;
+            }[];
+        };
+        ForOthers: {
+            framer: {
+                what: string;
+                title: string;
+                reason: string;
+                /** @description titles of openings and joints */
+                for: string[];
+            }[];
+            temporary: {
+                id: string;
+                title: string;
+                thing: string;
+                number: number;
+                walls: string[];
+                /** @description as it was last looked at; null where nobody has */
+                closed: boolean | null;
             }[];
         };
         BriefContent: {
@@ -2559,6 +2598,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["School"][];
+                };
+            };
+        };
+    };
+    forOthers: {
+        parameters: {
+            query?: {
+                units?: "si" | "us";
+            };
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what the framer makes ready, and temporary things to be closed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ForOthers"];
                 };
             };
         };

@@ -30,6 +30,7 @@ export type Drill = Schemas['Drill'];
 export type DrillRun = Schemas['DrillRun'];
 export type RainStrip = Schemas['RainStrip'];
 export type SiteSheet = Schemas['SiteSheet'];
+export type ForOthers = Schemas['ForOthers'];
 export type SiteCheck = Schemas['SiteCheck'];
 export type SiteEvent = Schemas['SiteEvent'];
 export type Fault = Schemas['Fault'];

@@ -8,10 +8,14 @@ export interface Asks {
 
 export const isLook = (check: Asks): boolean => check.least_mm === null && check.most_mm === null;
 
+/** The unit once: `2 to 6 mm`. */
+const between = (least: number, most: number, units: 'si' | 'us') =>
+  `${show(least, 'length', units).replace(/ \S+$/, '')} to ${show(most, 'length', units)}`;
+
 /** As a list has it: `≥ 50 mm`, `≤ 3 mm`, `2 to 6 mm`, or that it is a look. */
 export function asked(check: Asks, units: 'si' | 'us'): string {
   const [least, most] = [check.least_mm, check.most_mm];
-  if (least !== null && most !== null) return `${show(least, 'length', units)} to ${show(most, 'length', units)}`;
+  if (least !== null && most !== null) return between(least, most, units);
   if (least !== null) return `≥ ${show(least, 'length', units)}`;
   return most === null ? 'look' : `≤ ${show(most, 'length', units)}`;
 }
@@ -19,7 +23,7 @@ export function asked(check: Asks, units: 'si' | 'us'): string {
 /** As a sentence has it. */
 export function askedInWords(check: Asks, units: 'si' | 'us'): string {
   const [least, most] = [check.least_mm, check.most_mm];
-  if (least !== null && most !== null) return `From ${show(least, 'length', units)} to ${show(most, 'length', units)}`;
+  if (least !== null && most !== null) return `From ${between(least, most, units)}`;
   return least !== null ? `At least ${show(least, 'length', units)}` : `At most ${show(most ?? 0, 'length', units)}`;
 }
 

@@ -4,6 +4,7 @@ import { Acceptances } from './Acceptances';
 import { Assemblies } from './Assemblies';
 import { Brief } from './Brief';
 import { Details } from './Details';
+import { Others } from './Others';
 import { Schedule } from './Schedule';
 import type { Sheet } from './sheet';
 import { Site } from './Site';
@@ -29,4 +30,7 @@ const BY_SECTION: Record<Exclude<keyof ProjectFile, 'format' | 'catalogue'>, Cha
   acceptances: Acceptances,
 };
 
-export const CHAPTERS = Object.values(BY_SECTION).filter((chapter) => chapter !== null);
+/** What is printed of no one section. */
+const BESIDES: Chapter[] = [Others];
+
+export const CHAPTERS = [...Object.values(BY_SECTION).filter((chapter) => chapter !== null), ...BESIDES];

@@ -1,4 +1,13 @@
-import type { Assessment, DrillRun, Finding, ProjectFile, SequenceSheet, SiteSheet, Units } from '../api/types';
+import type {
+  Assessment,
+  DrillRun,
+  Finding,
+  ForOthers,
+  ProjectFile,
+  SequenceSheet,
+  SiteSheet,
+  Units,
+} from '../api/types';
 
 /** An opening of the schedule; `as` is the one of its kind whose sheet is printed. */
 export interface Row {
@@ -23,6 +32,7 @@ export interface Sheet {
   assessment: Assessment;
   sequences: SequenceSheet[];
   schedule: Row[];
+  others: ForOthers;
   site: SiteSheet;
   drills: DrillRun[];
   photographs: Record<string, string>;

@@ -128,11 +128,7 @@ export function SequenceView({ doc, list, mayEdit }: { doc: Doc<Sequence>; list:
       parameters,
       ...(walls.length > 0 ? { between: walls } : {}),
     };
-    return offer(row, run, (answer) =>
-      methods.find((m) => m.name === generator)?.opening
-        ? { ...row, ...(answer.wall ? { seen: answer.wall.seen } : {}) }
-        : { ...answer.detail, ...(walls.length > 0 ? { between: walls } : {}) },
-    );
+    return offer(row, run, (answer) => ({ ...row, ...(answer.wall ? { seen: answer.wall.seen } : {}) }));
   };
   const walls = (documents.data?.assemblies ?? []).map((d) => d.content);
   const edit = (next: Detail, run?: string) => offer(next, run);

@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { post, wordsOf } from '../../api/client';
 import { address } from '../../api/paths';
 import { createDocument } from '../../api/documents';
@@ -53,9 +53,7 @@ export default function Sequences() {
             ...(wall ? { between: [wall.id] } : {}),
           };
           const made = await post(address('/api/projects/{project}/generate', { project }), row);
-          const content = method.opening
-            ? { ...row, ...(made.wall ? { seen: made.wall.seen } : {}) }
-            : { ...made.detail, ...(wall ? { between: [wall.id] } : {}) };
+          const content = { ...row, ...(made.wall ? { seen: made.wall.seen } : {}) };
           return { kind: kindOf(content), content };
         },
       );
@@ -82,6 +80,7 @@ export default function Sequences() {
         few={4}
         to={place}
       />
+      <Link to={`/p/${project}/others`}>for others on site</Link>
       {/* Chosen first and made then: the arrow keys walk through the methods. */}
       {mayEdit && (
         <form className="flex gap-1" onSubmit={make}>

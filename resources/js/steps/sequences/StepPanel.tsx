@@ -139,6 +139,18 @@ export function StepPanel({
           </ul>
         </section>
       )}
+      {!chosen && step === 1 && sheet.framer.length > 0 && (
+        <section className="border-t border-hair py-2" data-framer>
+          <h3 className="font-semibold">Framed before it</h3>
+          <ul>
+            {sheet.framer.map((row) => (
+              <li key={row.title} title={row.reason}>
+                {row.title}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       {!chosen && checks.length > 0 && (
         <section className="border-t border-hair py-2">
           <h3 className="font-semibold">Checked on site</h3>
