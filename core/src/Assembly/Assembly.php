@@ -42,6 +42,8 @@ final readonly class Assembly
         public ?Effort $effort = null,
         /** of a roof in sun; null reckons with the air alone */
         public ?SunlitFace $roofFace = null,
+        /** how the drained space behind the cladding of a wall ends; null where nobody has said */
+        public ?Drainage $drainage = null,
     ) {
         if ($layers === []) {
             throw new \InvalidArgumentException("the assembly $id has no layer");
@@ -161,6 +163,7 @@ final readonly class Assembly
             $this->variantOf,
             $this->effort,
             $this->roofFace,
+            $this->drainage,
         );
     }
 

@@ -31,6 +31,7 @@ final class AssemblyFormat
         'air_leakage_l_s_m2',
         'exposure',
         'roof_face',
+        'drainage',
         'variant_of',
         'cost',
         'crew',
@@ -115,6 +116,7 @@ final class AssemblyFormat
             variantOf: $node->optional('variant_of')?->id(),
             effort: self::effort($node),
             roofFace: $node->optional('roof_face')?->oneOf(SunlitFace::class),
+            drainage: self::drainage($node->optional('drainage')),
         );
         if ($assembly->soil !== null && $assembly->ventilatedAt() !== null) {
             $node->get('soil')->refuse('no soil outside a ventilated layer; leave out one of the two');
@@ -152,6 +154,12 @@ final class AssemblyFormat
                         'over' => $assembly->exposure->over->value,
                     ],
             'roof_face' => $assembly->roofFace?->value,
+            'drainage' => $assembly->drainage === null
+                    ? null
+                    : Written::without([
+                        'base' => $assembly->drainage->base?->value,
+                        'heads' => $assembly->drainage->heads?->value,
+                    ]),
             'variant_of' => $assembly->variantOf,
             'cost' => $assembly->effort?->cost?->value,
             'crew' => $assembly->effort?->crew?->value,
@@ -209,7 +217,7 @@ final class AssemblyFormat
             return null;
         }
         $node->object(
-            ['material', 'fraction', 'spacing_mm', 'depth_mm', 'gauge_mm', 'flange_mm', 'method'],
+            ['material', 'fraction', 'spacing_mm', 'depth_mm', 'gauge_mm', 'flange_mm', 'method', 'runs'],
             ['material', 'fraction'],
         );
         $fraction = $node->get('fraction');
@@ -231,7 +239,20 @@ final class AssemblyFormat
             gaugeMm: $node->optional('gauge_mm')?->positive(100, 'mm', 0.1),
             flangeMm: $node->optional('flange_mm')?->positive(500, 'mm', 1),
             method: $method,
+            runs: $node->optional('runs')?->oneOf(Runs::class),
         );
+    }
+
+    private static function drainage(?Node $node): ?Drainage
+    {
+        $node?->object(['base', 'heads']);
+
+        return $node === null
+            ? null
+            : new Drainage(
+                $node->optional('base')?->oneOf(DrainEnd::class),
+                $node->optional('heads')?->oneOf(DrainEnd::class),
+            );
     }
 
     private static function fasteners(?Node $node): ?Fasteners
@@ -335,6 +356,7 @@ final class AssemblyFormat
                         'gauge_mm' => $layer->framing->gaugeMm,
                         'flange_mm' => $layer->framing->flangeMm,
                         'method' => $layer->framing->method?->value,
+                        'runs' => $layer->framing->runs?->value,
                     ]),
             'air' => $layer->air?->value,
             'fasteners' => $layer->fasteners === null

@@ -20,6 +20,8 @@ final readonly class Framing
         public ?float $flangeMm = null,
         /** chosen for steel studs; null leaves it to the combined method where that holds */
         public ?MetalFraming $method = null,
+        /** null where nobody has said */
+        public ?Runs $runs = null,
     ) {
         if ($fraction <= 0 || $fraction >= 1) {
             throw new \InvalidArgumentException("framing takes $fraction of the area");
@@ -49,6 +51,7 @@ final readonly class Framing
             $this->gaugeMm,
             $this->flangeMm,
             $method,
+            $this->runs,
         );
     }
 }

@@ -6,6 +6,7 @@ namespace Apron\Judgement;
 
 use Apron\Assembly\Assembly;
 use Apron\Assembly\AssemblyKind;
+use Apron\Assembly\DrainPath;
 use Apron\Assembly\Exposure;
 use Apron\Assembly\Layer;
 use Apron\Assembly\Ply;
@@ -143,6 +144,30 @@ final class AssemblyAssessment implements Assessed
         return null;
     }
 
+    /**
+     * @return array<string, mixed>|null the way of the water outside of the plane; layers by id
+     */
+    private function drain(): ?array
+    {
+        $path = DrainPath::of($this->assembly);
+
+        return $path === null
+            ? null
+            : [
+                'plane' => $this->assembly->layers[$path->plane]->id,
+                'ways' => array_map(
+                    fn (array $way): array => [
+                        'layer' => $this->assembly->layers[$way['at']]->id,
+                        'by' => $way['gap'] ? 'gap' : 'mat',
+                        'blocked' => $way['blocked'],
+                    ],
+                    $path->ways,
+                ),
+                'planes' => $this->cladding->planes ?? 0,
+                'out' => $path->out(),
+            ];
+    }
+
     /** @return array<string, mixed> as `apron-assessment/1` has it */
     public function toArray(?Words $words = null): array
     {
@@ -171,6 +196,7 @@ final class AssemblyAssessment implements Assessed
             'rsi_m2k_w' => $this->assembly->rsi(),
             'rse_m2k_w' => $this->assembly->rse(),
             'thickness_mm' => $this->assembly->thicknessMm(),
+            'drain' => $this->drain(),
             'layers' => array_map($this->layer(...), array_keys($this->assembly->layers)),
             'profiles' => array_map(fn (Profile $profile): array => $profile->toArray(), $this->profiles),
         ];

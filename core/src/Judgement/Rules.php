@@ -9,6 +9,7 @@ use Apron\Judgement\Rule\ClosedFoam;
 use Apron\Judgement\Rule\ColdPlane;
 use Apron\Judgement\Rule\CondensationYear;
 use Apron\Judgement\Rule\ControlLayers;
+use Apron\Judgement\Rule\DrainedOut;
 use Apron\Judgement\Rule\DryingLayers;
 use Apron\Judgement\Rule\DryingReserve;
 use Apron\Judgement\Rule\FiguresFromMemory;
@@ -46,6 +47,7 @@ final class Rules
         WarmAirInward::class,
         InwardDrive::class,
         UndrainedCladding::class,
+        DrainedOut::class,
         WoolBelowGrade::class,
         MasonryInsulatedInside::class,
         DryingLayers::class,

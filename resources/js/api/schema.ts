@@ -763,6 +763,11 @@ export interface components {
              * @enum {string}
              */
             method?: "correction-factor" | "weighted-limits";
+            /**
+             * @description which way its members run up the wall
+             * @enum {string}
+             */
+            runs?: "up" | "level" | "slanted";
         };
         Fasteners: {
             per_m2: number;
@@ -822,6 +827,13 @@ export interface components {
              * @enum {string}
              */
             roof_face?: "dark" | "light";
+            /** @description how the drained space behind the cladding of a wall ends, where somebody has said */
+            drainage?: {
+                /** @enum {string} */
+                base?: "open" | "screened" | "flashed" | "closed";
+                /** @enum {string} */
+                heads?: "open" | "screened" | "flashed" | "closed";
+            };
             variant_of?: string;
             /**
              * @description what it costs beside its like, by judgement
@@ -1218,6 +1230,18 @@ export interface components {
             exterior_share_pct: number | null;
             /** @description zones that water gathers in over the year, inside to outside */
             gatherings?: components["schemas"]["Gathering"][];
+            /** @description the way of the water outside of the plane of a wall */
+            drain: {
+                plane: string;
+                ways: {
+                    layer: string;
+                    /** @enum {string} */
+                    by: "gap" | "mat";
+                    blocked: boolean;
+                }[];
+                planes: number;
+                out: boolean | null;
+            } | null;
         };
         Finding: {
             key: string;
