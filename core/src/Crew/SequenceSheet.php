@@ -56,10 +56,7 @@ final class SequenceSheet
                 fn (Step $step, array $card): array => [
                     'number' => $step->number,
                     'does' => $step->does,
-                    'title' => self::said($words, $step->does, 'title', $step->figures),
-                    'short' => self::said($words, $step->does, 'short', $step->figures),
-                    'how' => self::said($words, $step->does, 'reason', $step->figures),
-                    'caution' => self::said($words, $step->does, 'remedy', $step->figures),
+                    ...self::step($step, $words, $school),
                     'pieces' => array_map(
                         fn (array $piece): array => self::card(
                             $piece['piece'],
@@ -101,6 +98,19 @@ final class SequenceSheet
                 Reasons::of($detail),
             ),
             'rain' => array_map(fn (array $state): array => self::rain($state, $words), HalfBuilt::eachStep($detail)),
+        ];
+    }
+
+    /** @return array<string, string> what a step is and how it is done, as the project's schools have it */
+    private static function step(Step $step, Words $words, School $school): array
+    {
+        $does = $words->coded($step->does, $school->answers);
+
+        return [
+            'title' => self::said($words, $does, 'title', $step->figures),
+            'short' => self::said($words, $does, 'short', $step->figures),
+            'how' => self::said($words, $does, 'reason', $step->figures),
+            'caution' => self::said($words, $does, 'remedy', $step->figures),
         ];
     }
 

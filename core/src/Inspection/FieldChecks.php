@@ -21,18 +21,22 @@ final class FieldChecks
     /** @var list<Check> */
     private array $checks = [];
 
-    private function __construct(private readonly Assembly $assembly)
+    /** @param  array<string, string>  $schools */
+    private function __construct(private readonly Assembly $assembly, private readonly array $schools)
     {
     }
 
-    /** @return list<Check> from inside to outside */
-    public static function of(Assembly $assembly): array
+    /**
+     * @param  array<string, string>  $schools  of the project: question => choice
+     * @return list<Check> from inside to outside
+     */
+    public static function of(Assembly $assembly, array $schools = []): array
     {
         // What a wall is only compared with is not built.
         if ($assembly->variantOf !== null) {
             return [];
         }
-        $self = new self($assembly);
+        $self = new self($assembly, $schools);
         $wall = Wall::of($assembly);
         $framed = false;
         $outside = false;
@@ -82,7 +86,9 @@ final class FieldChecks
 
     private function sheet(Layer $layer, int $at): void
     {
-        $this->measure($layer, $at, 'field-lap-level', Bounds::atLeast(self::figure('sheet_lap_level_mm')));
+        // Of those who lap 150 both ways, the level lap is the upright one.
+        $level = ($this->schools['sheet-laps'] ?? '') === '150-150' ? 'sheet_lap_upright_mm' : 'sheet_lap_level_mm';
+        $this->measure($layer, $at, 'field-lap-level', Bounds::atLeast(self::figure($level)));
         $this->measure($layer, $at, 'field-lap-upright', Bounds::atLeast(self::figure('sheet_lap_upright_mm')));
         $this->look($layer, $at, 'field-lap-backed');
         $this->measure($layer, $at, 'field-fasteners', Bounds::atMost(self::figure('sheet_fasteners_mm')));

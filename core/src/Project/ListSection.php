@@ -100,7 +100,7 @@ abstract class ListSection implements DocumentSection
      * @param  TRow  $row
      * @return list<Check>
      */
-    protected function checks(object $row): array
+    protected function checks(Project $project, object $row): array
     {
         return [];
     }
@@ -224,7 +224,7 @@ abstract class ListSection implements DocumentSection
             $assessed?->findings() ?? [],
             $figures,
             array_map(strval(...), array_keys($this->materials($row))),
-            $this->checks($row),
+            $this->checks($project, $row),
             $this->title($row),
         );
     }

@@ -18,7 +18,10 @@ final class SiteChecks
     {
         return self::told(
             [
-                ...array_map(fn (Assembly $a): array => [FieldChecks::of($a), $a->name], $project->assemblies),
+                ...array_map(
+                    fn (Assembly $a): array => [FieldChecks::of($a, $project->brief->schools), $a->name],
+                    $project->assemblies,
+                ),
                 ...array_map(fn (Detail $d): array => [DetailChecks::of($d), $d->title], $project->details),
             ],
         );

@@ -18,7 +18,7 @@ use Apron\Rules\Words;
  *
  * @return array<string, Check> its checks by what they are
  */
-function checksOfField(string $plane, ?string $outside = 'mineral-wool-board'): array
+function checksOfField(string $plane, ?string $outside = 'mineral-wool-board', array $schools = []): array
 {
     $layer = fn (string $id, string $material, float $mm, array $more = []): array => $more + [
         'id' => $id,
@@ -47,7 +47,7 @@ function checksOfField(string $plane, ?string $outside = 'mineral-wool-board'): 
         null,
     );
     $checks = [];
-    foreach (FieldChecks::of($wall) as $check) {
+    foreach (FieldChecks::of($wall, $schools) as $check) {
         expect($check->of)->toBe(CheckOf::Assembly)->and($checks)->not->toHaveKey("$check->what $check->place");
         $checks["$check->what $check->place"] = $check;
     }
@@ -81,6 +81,8 @@ it('bounds gaps by a most, panels on both sides, laps by a least, a coat by its 
         ->toBe('caution')
         ->and($sheet['field-lap-level plane']->bounds->judge(49.0)->value)
         ->toBe('fail')
+        ->and(checksOfField('polyolefin-wrap', null, ['sheet-laps' => '150-150'])['field-lap-level plane']->bounds->least)
+        ->toBe(150.0)
         ->and(checksOfField('fluid-permeable')['field-film plane']->film)
         ->toBeTrue();
 });

@@ -34,10 +34,11 @@ it('offers no answer that changes nothing: a choice of a method, a material, wor
             ),
         ),
     );
-    $codes = implode(
-        ' ',
-        array_keys(json_decode(file_get_contents(__DIR__.'/../../../core/data/words/handling.json'), true)),
+    $words = fn (string $file): array => json_decode(
+        file_get_contents(__DIR__."/../../../core/data/words/$file.json"),
+        true,
     );
+    $codes = implode(' ', array_keys($words('handling') + $words('sequence')));
     // The check of the sill, the judgement of bonds and the surface films read these themselves; their tests are with
     // those.
     $read = ['outer-sill', 'bonds', 'films', 'unit-depth', 'closed-foam', 'nail-base', 'vapour-layer'];

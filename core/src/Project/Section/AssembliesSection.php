@@ -74,8 +74,8 @@ final class AssembliesSection extends ListSection
         return $row->materials();
     }
 
-    protected function checks(object $row): array
+    protected function checks(Project $project, object $row): array
     {
-        return FieldChecks::of($row);
+        return FieldChecks::of($row, $project->brief->schools);
     }
 }

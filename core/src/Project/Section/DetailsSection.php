@@ -142,7 +142,7 @@ final class DetailsSection extends ListSection
         return $row->materials();
     }
 
-    protected function checks(object $row): array
+    protected function checks(Project $project, object $row): array
     {
         return DetailChecks::of($row);
     }

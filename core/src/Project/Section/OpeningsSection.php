@@ -93,7 +93,7 @@ final class OpeningsSection extends ListSection
         return $row->detail->materials();
     }
 
-    protected function checks(object $row): array
+    protected function checks(Project $project, object $row): array
     {
         return DetailChecks::of($row->detail);
     }

@@ -109,6 +109,23 @@ export function Bridges({ layer, material, materials, roof, setLayer }: Props) {
             onChange={(v) => setFraming({ flange_mm: v })}
           />
         )}
+        {framing && (
+          <label>
+            runs{' '}
+            <select
+              aria-label="Which way it runs"
+              value={framing.runs ?? ''}
+              onChange={(e) =>
+                setFraming({ runs: (e.target.value || undefined) as NonNullable<Layer['framing']>['runs'] })
+              }
+            >
+              <option value="">not said</option>
+              <option value="up">upright</option>
+              <option value="level">level</option>
+              <option value="slanted">slanted, or level with spaces</option>
+            </select>
+          </label>
+        )}
         {metal && (
           <label>
             by{' '}

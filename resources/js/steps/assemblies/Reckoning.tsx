@@ -154,6 +154,7 @@ export function Reckoning({
                   : undefined
               }
             />
+            {figures.drain && <Row name="water outside of the plane" id="drain" value={drainWords(figures.drain)} />}
             {profile && <Row name="heat flow, coldest month" value={`${profile.heat_flux_w_m2.toFixed(1)} W/m²`} />}
             {figures.year && (
               <Row
@@ -240,4 +241,12 @@ function Row({
       {source && <dd className="w-full text-[11px] text-faint">{source}</dd>}
     </div>
   );
+}
+
+/** The way of the water to daylight in a few words. */
+function drainWords({ ways, out }: { ways: { by: string; blocked: boolean }[]; out: boolean | null }): string {
+  if (ways.length === 0) return 'nothing drains';
+  const by = [...new Set(ways.filter((way) => !way.blocked).map((way) => way.by))];
+  if (by.length === 0) return 'cut off by level members';
+  return `${by.join(' and ')}, ${out === null ? 'base not said' : out ? 'out at the base' : 'closed at the base'}`;
 }

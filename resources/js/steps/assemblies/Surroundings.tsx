@@ -116,6 +116,7 @@ export function Surroundings({ assembly, mayEdit, change }: Props) {
           </select>
         </span>
       )}
+      {drains(assembly) && <Drainage {...{ assembly, mayEdit, set }} />}
       <label className="text-faint">
         leaks{' '}
         <Small
@@ -129,6 +130,51 @@ export function Surroundings({ assembly, mayEdit, change }: Props) {
         L/s·m² at 75 Pa
       </label>
     </>
+  );
+}
+
+/** A wall with something outside of the layer that is to carry its water. */
+function drains(assembly: Assembly): boolean {
+  const plane = assembly.layers.map((layer) => layer.controls?.includes('water') ?? false).lastIndexOf(true);
+  return assembly.kind === 'wall' && !assembly.soil && plane >= 0 && plane < assembly.layers.length - 1;
+}
+
+type Ends = NonNullable<Assembly['drainage']>;
+const ENDS: Record<NonNullable<Ends['base']>, string> = {
+  open: 'open',
+  screened: 'open, screened',
+  flashed: 'out over a flashing',
+  closed: 'closed',
+};
+
+/** How the drained space behind the cladding ends: what comes down must come out. */
+function Drainage({ assembly, mayEdit, set }: Omit<Props, 'change'> & { set: (part: Partial<Assembly>) => void }) {
+  const say = (at: 'base' | 'heads', end: string) => {
+    const next = Object.entries<string>({ ...assembly.drainage, [at]: end }).filter(([, said]) => said !== '');
+    set({ drainage: next.length > 0 ? (Object.fromEntries(next) as Ends) : undefined });
+  };
+  return (
+    <span className="flex items-center gap-1 text-faint">
+      drains:
+      {(['base', 'heads'] as const).map((at) => (
+        <label key={at}>
+          {at === 'base' ? 'base ' : 'over openings '}
+          <select
+            aria-label={at === 'base' ? 'the drained space at its base' : 'the drained space over openings'}
+            disabled={!mayEdit}
+            value={assembly.drainage?.[at] ?? ''}
+            onChange={(e) => say(at, e.target.value)}
+          >
+            <option value="">not said</option>
+            {Object.entries(ENDS).map(([end, words]) => (
+              <option key={end} value={end}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </label>
+      ))}
+    </span>
   );
 }
 
