@@ -1,4 +1,5 @@
 import type { Detail, RainStrip, SequenceSheet } from '../../api/types';
+import { Least } from './Least';
 import { PieceEditor } from './PieceEditor';
 import { Oblique } from '../../drawing/Oblique';
 import { coverWords } from '../../drawing/StepCard';
@@ -178,6 +179,7 @@ export function StepPanel({
             {f.remedy && <p className="mt-1">→ {f.remedy}</p>}
           </article>
         ))}
+      {!chosen && last && <Least detail={sheet.detail} {...{ mayEdit, edit }} />}
       <p className="border-t border-hair py-2 text-[11px] text-faint">
         Figures of common practice; a maker’s data sheet wins. The rain is followed straight down: wind, wicking and
         what runs sideways are outside of it.

@@ -275,7 +275,9 @@ function CheckList({ site, near }: { site: SiteSheet; near: (check: string) => v
                 onFocus={() => near(c.id)}
                 className="flex min-h-[34px] items-center gap-3 border-b border-hair py-1 max-sm:min-h-[56px]"
               >
-                <span className="w-5 shrink-0">{c.verdict.severity && <SeverityMark severity={c.verdict.severity} />}</span>
+                <span className="w-5 shrink-0">
+                  {c.verdict.severity && <SeverityMark severity={c.verdict.severity} />}
+                </span>
                 <span className="grow">
                   {c.title}
                   <span className="text-faint">
