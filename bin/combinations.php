@@ -3,8 +3,11 @@
 declare(strict_types=1);
 
 use Apron\Drafting\CannotGenerate;
+use Apron\Drafting\FacetDetail;
+use Apron\Drafting\WallPlane;
 use Apron\Material\Catalogue;
 use Apron\Material\Materials;
+use Apron\Method\Methods;
 use Apron\Opening\Axes;
 use Apron\Opening\Combinations;
 use Apron\Opening\Presets;
@@ -113,6 +116,31 @@ foreach (Axes::refused() as $row) {
         ' | '.
         implode('; ', $instead).
         " | {$row['why']} |";
+}
+array_push(
+    $lines,
+    '',
+    'Junctions, and the planes of a wall that each can be made in; the usual one in bold:',
+    '',
+    '| junction | '.
+        implode(' | ', array_map(fn (WallPlane $p): string => $name('plane', $p->value), WallPlane::cases())).
+        ' |',
+    '|---'.str_repeat('|---', count(WallPlane::cases())).'|',
+);
+foreach (Methods::all() as $method) {
+    if (! $method instanceof FacetDetail || $method->namesPlane()) {
+        continue;
+    }
+    $cells = array_map(function (WallPlane $plane) use ($method): string {
+        try {
+            $method->inPlane(['plane' => $plane->value]);
+
+            return $method->inPlane([]) === $plane->value ? '**yes**' : 'yes';
+        } catch (CannotGenerate $refused) {
+            return $refused->expected;
+        }
+    }, WallPlane::cases());
+    $lines[] = '| '.$words->listed('generator', $method->name()).' | '.implode(' | ', $cells).' |';
 }
 array_push($lines, '', '<!-- end -->');
 $path = dirname(__DIR__).'/docs/details.md';

@@ -10,9 +10,9 @@ use Apron\Json\Node;
 use Apron\Rules\Words;
 
 /**
- * What somebody else must frame before the wall is closed: openings by their size, backing that laps, corners, brackets
- * and straps need, studs that are shifted to a joint. Each follows from a step of a detail; `core/data/framer.json` says
- * which.
+ * What somebody else must frame before the wall is closed: openings by their size, backing that laps, corners,
+ * brackets and straps need, studs that are shifted to a joint. Each follows from a step of a detail;
+ * `core/data/framer.json` says which.
  *
  * @phpstan-type Framed array{what: string, figures: array<string, float|int|string>}
  */

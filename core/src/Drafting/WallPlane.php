@@ -43,7 +43,7 @@ enum WallPlane: string
         };
     }
 
-    /** Boards stand before anything is dressed over them; a sheet, a membrane or a coat is lapped over what is there. */
+    /** Boards stand before anything is dressed over them; a sheet, a membrane or a coat is lapped over it. */
     public function standsFirst(): bool
     {
         return $this->kind() === PieceKind::Board;
@@ -60,7 +60,7 @@ enum WallPlane: string
         };
     }
 
-    /** What a method calls its own where it would be called the same: a board outside of boards, a coat under a coat. */
+    /** What a method calls its own where it would be called the same: a board outside of boards, a coat under one. */
     public function besides(): string
     {
         return match ($this) {

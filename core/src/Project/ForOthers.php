@@ -23,12 +23,15 @@ final class ForOthers
      */
     public static function of(Project $project, Words $words): array
     {
-        return ['framer' => FramersList::gathered($project->details, $words), 'temporary' => self::temporary($project, $words)];
+        return [
+            'framer' => FramersList::gathered($project->details, $words),
+            'temporary' => self::temporary($project, $words),
+        ];
     }
 
     /**
-     * @return list<array{id: string, title: string, thing: string, number: int, walls: list<string>, closed: bool|null}>
-     *   closed as it was last looked at; null where nobody has
+     * @return list<array{id: string, title: string, thing: string, number: int, walls: list<string>,
+     *   closed: bool|null}> closed as it was last looked at; null where nobody has
      */
     private static function temporary(Project $project, Words $words): array
     {

@@ -87,7 +87,10 @@ it('makes a junction in every plane of a wall: sound, in that plane, as good as 
             expect($assessed->worst())->toBe($method->worst($given), "$name $said");
             $fields = array_filter($detail->pieces, fn ($p): bool => $p->role === PieceRole::Plane);
             $of = array_unique(array_map(fn ($p): string => $p->kind->value, $fields));
-            expect(in_array($kind->value, $of, true))->toBeTrue("$name $said")->and(DetailChecks::of($detail))->not->toBe([]);
+            expect(in_array($kind->value, $of, true))
+                ->toBeTrue("$name $said")
+                ->and(DetailChecks::of($detail))
+                ->not->toBe([]);
         }
     }
 })->with(junctionsInPlanes(...));
@@ -121,7 +124,9 @@ it('refuses a plane that a junction cannot be made in, and says why and what can
 
 it('closes the joints of boards tight for foam and gapped for panels, in tape, sealant or fabric', function () {
     $gap = fn (array $given): float => (function (Detail $d): float {
-        return $d->piece('board-upper-right')->patches[0]->rect->u0 - $d->piece('board-upper-left')->patches[0]->rect->u1;
+        $upper = array_map(fn (string $hand) => $d->piece("board-upper-$hand")->patches[0]->rect, ['left', 'right']);
+
+        return $upper[1]->u0 - $upper[0]->u1;
     })(junctionIn('board-joint', $given));
     expect($gap(['plane' => 'taped-insulation']))
         ->toBe(0.0)
