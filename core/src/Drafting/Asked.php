@@ -181,15 +181,23 @@ final readonly class Asked
             : min($figure['value'], $follows['share'] * $sizes[$follows['of']]);
     }
 
-    /** @return array<string, float> mm by name, of the figures that a crew measures in inches */
-    public function inInches(): array
+    /**
+     * @param  array<string, mixed>  $given  what is stated: one that follows another comes out of that, at the eighth
+     *   of an inch below
+     * @return array<string, float> mm by name, of the figures that a crew measures in inches
+     */
+    public function inInches(array $given = []): array
     {
         $sizes = [];
         foreach ($this->figures as $name => $figure) {
-            // One that follows another comes out of that.
-            if ($figure['inches'] !== null && $figure['follows'] === null) {
-                $sizes[$name] = $figure['inches'] * self::INCH_MM;
+            if ($figure['inches'] === null) {
+                continue;
             }
+            $of = $figure['follows'] === null ? null : $given[$figure['follows']['of']] ?? null;
+            $of ??= $figure['follows'] === null ? null : $sizes[$figure['follows']['of']] ?? null;
+            $share = $figure['follows']['share'] ?? 0.0;
+            $most = is_float($of) ? floor(($share * $of * 8) / self::INCH_MM + 1e-6) / 8 : INF;
+            $sizes[$name] = min($figure['inches'], $most) * self::INCH_MM;
         }
 
         return $sizes;

@@ -76,7 +76,7 @@ abstract class FacetDetail implements Generator
 
     public function inInches(array $given = []): array
     {
-        return $this->asked($given)->inInches();
+        return $this->asked($given)->inInches($given);
     }
 
     public function make(string $id, string $title, array $parameters, Materials $materials): Detail

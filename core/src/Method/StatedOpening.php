@@ -60,6 +60,7 @@ final readonly class StatedOpening
             $this->seen,
             [
                 ...$this->missing($assemblies),
+                ...$this->between($assemblies),
                 ...$refused,
                 ...(new InWall($method, $this->parameters, $wall, $this->seen))->findings("details/$this->id"),
             ],
@@ -139,6 +140,40 @@ final readonly class StatedOpening
                 $this->seen,
                 array_flip(array_intersect(['depth_mm', 'insulation_mm', 'stud_spacing_mm'], $asked)),
             );
+    }
+
+    /**
+     * Between two walls it is drawn in the plane of the first; where the other's is another, one is lapped onto the
+     * other.
+     *
+     * @param  array<string, Assembly>  $assemblies
+     * @return list<Finding>
+     */
+    private function between(array $assemblies): array
+    {
+        $there = array_values(array_intersect_key($assemblies, array_flip($this->between)));
+        if (count($there) < 2) {
+            return [];
+        }
+        [$first, $second] = array_map(Wall::of(...), $there);
+        if ($first->plane === null || $second->plane === null || $first->plane === $second->plane) {
+            return [];
+        }
+
+        return [
+            new Finding(
+                'opening.two-planes',
+                Severity::Caution,
+                "details/$this->id",
+                [
+                    'wall' => $first->name,
+                    'other' => $second->name,
+                    'plane' => "plane.$first->plane",
+                    'there' => "plane.$second->plane",
+                ],
+                Source::commonPractice(),
+            ),
+        ];
     }
 
     /**

@@ -105,7 +105,7 @@ final class ComposedOpening implements Generator
 
     public function inInches(array $given = []): array
     {
-        return $this->asked($this->composition($given))->inInches();
+        return $this->asked($this->composition($given))->inInches($given);
     }
 
     public function inPlane(array $given): string

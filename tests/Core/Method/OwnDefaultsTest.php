@@ -61,7 +61,11 @@ it('flags nothing of its usual figures in inches either, and says them as the tr
 it('scales with the board in front of the wall, from 25 to 300 mm', function (string $method) {
     // 38, 51 and 64 mm are 1½, 2 and 2½ in; two inches is what is mostly built.
     foreach ([25.0, 38.1, 50.8, 63.5, 76.2, 100.0, 150.0, 200.0, 300.0] as $board) {
-        expect(flagged(atItsFigures($method, ['insulation_mm' => $board])))->toBe([], "$method behind $board mm");
+        $stated = ['insulation_mm' => $board];
+        expect(flagged(atItsFigures($method, $stated)))->toBe([], "$method behind $board mm");
+        // Metal that follows the board stays at eighths of an inch.
+        $inches = $stated + Methods::named($method)->inInches($stated);
+        expect(flagged(atItsFigures($method, $inches)))->toBe([], "$method behind $board mm, in inches");
     }
 })->with(
     fn (): array => array_values(

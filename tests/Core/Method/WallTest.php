@@ -214,3 +214,69 @@ it('breaks nothing where a wall has become too thin for any opening, and says so
     ];
     expect(saidOfWall($file))->toBe(['opening.not-in-wall' => ['fail']]);
 });
+
+it('makes a junction in the plane of its wall, and again when that is another', function () {
+    $corner = fn (string $plane): array => openingInWall(
+        [planeLayer($plane)],
+        ['id' => 'o1', 'title' => 'Corner', 'generator' => 'wall-corner', 'between' => ['w1'], 'parameters' => [
+            'height_mm' => 900,
+        ]],
+    );
+    $kinds = fn (string $plane): array => array_values(
+        array_unique(
+            array_map(
+                fn ($piece): string => $piece->kind->value,
+                array_filter(
+                    readProject($corner($plane))->details[0]->pieces,
+                    fn ($piece): bool => $piece->material->id === $plane,
+                ),
+            ),
+        ),
+    );
+    expect($kinds('polyolefin-wrap'))
+        ->toBe(['sheet'])
+        ->and($kinds('membrane-permeable'))
+        ->toBe(['membrane'])
+        ->and($kinds('fluid-permeable'))
+        ->toBe(['fluid'])
+        ->and(saidOfWall($corner('fluid-permeable')))
+        ->toBe([]);
+});
+
+it('says where a junction cannot be made in the plane of its wall, and what can', function () {
+    $foot = openingInWall([planeLayer('fluid-permeable')], [
+        'id' => 'o1',
+        'title' => 'Foot',
+        'generator' => 'overhanging-foot',
+        'between' => ['w1'],
+        'parameters' => ['length_mm' => 1200],
+    ]);
+    $found = array_values(
+        array_filter(
+            (new Assessment(readProject($foot)))->findings,
+            fn (Finding $f): bool => $f->code === 'opening.no-such-junction',
+        ),
+    );
+    expect($found)
+        ->toHaveCount(1)
+        ->and($found[0]->severity->value)
+        ->toBe('fail')
+        ->and($found[0]->figures['method'])
+        ->toBe('sheathing-to-foundation');
+});
+
+it('says of a joint between two walls that their planes differ', function () {
+    $file = openingInWall([planeLayer('polyolefin-wrap')], [
+        'id' => 'o1',
+        'title' => 'Corner',
+        'generator' => 'wall-corner',
+        'between' => ['w1', 'w2'],
+        'parameters' => ['height_mm' => 900],
+    ]);
+    $other = ['id' => 'w2', 'name' => 'South wall'] + $file['assemblies'][0];
+    $alike = ['assemblies' => [...$file['assemblies'], $other]] + $file;
+    expect(saidOfWall($alike))->toBe([]);
+    $other['layers'][3] = planeLayer('fluid-permeable');
+    $unlike = ['assemblies' => [...$file['assemblies'], $other]] + $file;
+    expect(saidOfWall($unlike))->toBe(['opening.two-planes' => ['caution']]);
+});
