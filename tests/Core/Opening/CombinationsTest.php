@@ -66,6 +66,10 @@ it(
         );
         $wrong = [];
         foreach (array_values($all) as $turn => $answers) {
+            // Of those behind a board every other one has its extension jambs.
+            $answers += ($answers['outboard'] ?? '') === 'board' && $turn % 2 === 1
+                ? ['reveal' => 'extension-jambs']
+                : [];
             $made = new DetailAssessment(drawnCombination($answers, $turn));
             // Strips of paper hold no air: in a framed wall that is told, and honestly so.
             $open = $answers['dressing'] === 'sheet-strips' && ! isset($answers['buck_place']);
