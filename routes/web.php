@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\AcceptanceController;
 use App\Http\Controllers\AssemblyController;
 use App\Http\Controllers\ClimateController;
+use App\Http\Controllers\ContactController;
 use App\Http\Controllers\DocumentController;
 use App\Http\Controllers\ProjectController;
 use App\Http\Controllers\ReportController;
@@ -67,6 +68,9 @@ Route::middleware(['auth', 'auth.session', 'throttle:api'])->group(function (): 
                     'budget:8',
                 ]);
                 Route::get('others', [SequenceController::class, 'others'])->middleware('budget:60');
+                Route::get('contacts', [ContactController::class, 'show'])->middleware('budget:60');
+                Route::get('contacts.csv', [ContactController::class, 'csv'])->middleware('budget:60');
+                Route::post('contacts/ask', [ContactController::class, 'ask'])->middleware('budget:5');
                 Route::get('drills', [SequenceController::class, 'drills']);
                 Route::get('site', [SiteController::class, 'show']);
                 Route::get('photographs/{digest}', [SiteController::class, 'photograph']);

@@ -13,6 +13,7 @@ use Apron\Inspection\SiteSheet;
 use Apron\Method\OpeningSchedule;
 use Apron\Method\ScheduledOpening;
 use Apron\Project\Assessment;
+use Apron\Project\ContactSheet;
 use Apron\Project\ForOthers;
 use Apron\Project\Project as CoreProject;
 use Apron\Project\ProjectFormat;
@@ -87,6 +88,7 @@ final class ReportSheet
             'assessment' => $assessed->toArray($words, long: false),
             'sequences' => $sequences($drawn),
             'schedule' => $this->schedule($kinds, $assessed, $words),
+            'contacts' => ContactSheet::of($core),
             'others' => ForOthers::of($core, $words),
             'site' => SiteSheet::of($this->checks($core, $words), $core->site ?? []),
             'drills' => DrillRun::where('project_id', $project->id)

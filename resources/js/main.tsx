@@ -19,6 +19,7 @@ const Beside = lazy(() => import('./steps/assemblies/Beside'));
 const Sweep = lazy(() => import('./steps/assemblies/Sweep'));
 const Materials = lazy(() => import('./steps/materials/Materials'));
 const Sequences = lazy(() => import('./steps/sequences/Sequences'));
+const Contacts = lazy(() => import('./steps/contacts/Contacts'));
 const Others = lazy(() => import('./steps/sequences/Others'));
 const Cards = lazy(() => import('./steps/sequences/Cards'));
 const Joint = lazy(() => import('./steps/sequences/Joint'));
@@ -37,6 +38,7 @@ const pages = [
   { path: '/p/:project/assemblies/:key/climates', element: <Sweep /> },
   { path: '/p/:project/materials/:key?', element: <Materials /> },
   { path: '/p/:project/sequences/:key?', element: <Sequences /> },
+  { path: '/p/:project/contacts', element: <Contacts /> },
   { path: '/p/:project/others', element: <Others /> },
   { path: '/p/:project/sequences/:key/cards', element: <Cards /> },
   { path: '/p/:project/sequences/:key/joint', element: <Joint /> },

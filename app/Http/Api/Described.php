@@ -18,6 +18,7 @@ final class Described
         'seed' => ['type' => 'integer'],
         'find' => ['type' => 'string'],
         'page' => ['type' => 'integer'],
+        'month' => ['type' => 'integer', 'minimum' => 1, 'maximum' => 12],
     ];
 
     /**

@@ -185,6 +185,9 @@ final readonly class Assembly
             if ($layer->framing !== null) {
                 $materials[$layer->framing->material->id] = $layer->framing->material;
             }
+            if ($layer->fasteners?->material !== null) {
+                $materials[$layer->fasteners->material->id] = $layer->fasteners->material;
+            }
         }
 
         return $materials;

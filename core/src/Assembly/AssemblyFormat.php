@@ -192,7 +192,7 @@ final class AssemblyFormat
             controls: $controls,
             framing: self::framing($node->optional('framing'), $materials),
             air: $air,
-            fasteners: self::fasteners($node->optional('fasteners')),
+            fasteners: self::fasteners($node->optional('fasteners'), $materials),
             bridges: array_map(self::bridge(...), $node->optional('bridges')?->items(0, 20) ?? []),
             inverted: self::inverted($node->optional('inverted')),
             turned: $node->optional('turned')?->boolean() ?? false,
@@ -255,17 +255,19 @@ final class AssemblyFormat
             );
     }
 
-    private static function fasteners(?Node $node): ?Fasteners
+    private static function fasteners(?Node $node, Materials $materials): ?Fasteners
     {
         if ($node === null) {
             return null;
         }
-        $node->object(['per_m2', 'diameter_mm', 'conductivity_w_mk'], ['per_m2', 'diameter_mm', 'conductivity_w_mk']);
+        $needed = ['per_m2', 'diameter_mm', 'conductivity_w_mk'];
+        $node->object([...$needed, 'material'], $needed);
 
         return new Fasteners(
             perM2: $node->get('per_m2')->positive(1000, 'per m²', 0.001),
             diameterMm: $node->get('diameter_mm')->positive(100, 'mm', 0.1),
             conductivity: $node->get('conductivity_w_mk')->positive(1000, 'W/(m·K)', 0.001),
+            material: $node->has('material') ? $materials->named($node->get('material')) : null,
         );
     }
 
@@ -361,11 +363,12 @@ final class AssemblyFormat
             'air' => $layer->air?->value,
             'fasteners' => $layer->fasteners === null
                     ? null
-                    : [
+                    : Written::without([
                         'per_m2' => $layer->fasteners->perM2,
                         'diameter_mm' => $layer->fasteners->diameterMm,
                         'conductivity_w_mk' => $layer->fasteners->conductivity,
-                    ],
+                        'material' => $layer->fasteners->material?->id,
+                    ]),
             'bridges' => array_map(self::writeBridge(...), $layer->bridges),
             'inverted' => $layer->inverted === null
                     ? null

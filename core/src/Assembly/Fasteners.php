@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Apron\Assembly;
 
+use Apron\Material\Material;
+
 /** Metal fasteners through an insulation layer. */
 final readonly class Fasteners
 {
@@ -15,6 +17,8 @@ final readonly class Fasteners
         public float $diameterMm,
         /** W/(m·K) */
         public float $conductivity,
+        /** what they are made of, where that is said */
+        public ?Material $material = null,
     ) {
     }
 

@@ -97,6 +97,11 @@ final readonly class Detail
         foreach ($this->pieces as $piece) {
             $materials[$piece->material->id] = $piece->material;
         }
+        foreach ($this->fasteners as $fastener) {
+            if ($fastener->material !== null) {
+                $materials[$fastener->material->id] = $fastener->material;
+            }
+        }
 
         return $materials;
     }

@@ -271,7 +271,7 @@ final class DetailFormat
     /** @param  list<Piece>  $pieces */
     private function fastener(Node $node, array $pieces): PlacedFastener
     {
-        $node->object(['id', 'facet', 'at', 'through', 'made_for'], ['id', 'facet', 'at']);
+        $node->object(['id', 'facet', 'at', 'through', 'made_for', 'material'], ['id', 'facet', 'at']);
         [$u, $v] = $node->get('at')->numbers(2);
 
         return new PlacedFastener(
@@ -281,6 +281,7 @@ final class DetailFormat
             $v,
             $this->piecesNamed($node->optional('through'), $pieces),
             $this->piecesNamed($node->optional('made_for'), $pieces),
+            $node->has('material') ? $this->materials->named($node->get('material')) : null,
         );
     }
 

@@ -42,6 +42,7 @@ final class DetailWriter
                     'at' => [$f->u, $f->v],
                     'through' => $f->through,
                     'made_for' => $f->madeFor,
+                    'material' => $f->material?->id,
                 ]),
                 $detail->fasteners,
             ),

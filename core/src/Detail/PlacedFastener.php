@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Apron\Detail;
 
+use Apron\Material\Material;
+
 /** A fastener at a place, the pieces it goes through and those it is made for. */
 final readonly class PlacedFastener
 {
@@ -18,6 +20,8 @@ final readonly class PlacedFastener
         public float $v,
         public array $through,
         public array $madeFor,
+        /** what it is made of, where that is said */
+        public ?Material $material = null,
     ) {
     }
 }

@@ -70,7 +70,7 @@ final readonly class Material
         public ?bool $shedsWater,
         /** the family of its other face, where the two differ, and of what it sticks with */
         public ?Family $backFamily,
-        public ?string $adhesive,
+        public ?Sticks $adhesive,
         /** what a layer of it starts at when it is added */
         public ?float $usualThicknessMm,
         public Source $source,
@@ -82,7 +82,23 @@ final readonly class Material
         public int $leaves = 1,
         /** @var list<Facer> on its faces; its own figures are then those of the core between them */
         public array $facers = [],
+        /** the family of its outer face, where that is another than its own */
+        public ?Family $outerFamily = null,
+        /** what its data sheet says of laying it */
+        public ?Product $product = null,
     ) {
+    }
+
+    /** The family of a face: of its facer, or as it is said, or its own. */
+    public function faceFamily(Face $face): ?Family
+    {
+        foreach ($this->facers as $facer) {
+            if ($facer->face === $face) {
+                return $facer->family;
+            }
+        }
+
+        return ($face === Face::Inner ? $this->backFamily : $this->outerFamily) ?? $this->family;
     }
 
     /** Thermal resistance of a thickness in mm, m²K/W. */

@@ -38,6 +38,9 @@ final class MaterialFormat
         'sheds_water',
         'back_family',
         'adhesive',
+        'faces',
+        'sticks',
+        'product',
         'usual_thickness_mm',
         'leaves',
         'facers',
@@ -109,14 +112,16 @@ final class MaterialFormat
             safeStore: $node->optional('safe_store_kg_m3')?->positive(1000, 'kg/m³', 0.001),
             airPermeance: $node->optional('air_permeance_l_s_m2')?->between(0, 1e5, 'L/(s·m²) at 75 Pa'),
             shedsWater: $node->optional('sheds_water')?->boolean(),
-            backFamily: $node->has('back_family') ? Families::named($node->get('back_family')) : null,
-            adhesive: $node->optional('adhesive')?->id(),
+            backFamily: self::face($node, 'inner', 'back_family'),
+            adhesive: self::sticks($node),
             usualThicknessMm: $node->optional('usual_thickness_mm')?->positive(5000, 'mm', 0.001),
             source: self::source($node->optional('source')),
             catalogue: $node->optional('catalogue')?->text(40),
             labelConductivity: $node->optional('conductivity_label_w_mk')?->positive(1000, 'W/(m·K)', 0.001),
             leaves: $node->optional('leaves')?->integer(1, 3) ?? 1,
             facers: self::facers($node->optional('facers')),
+            outerFamily: self::face($node, 'outer', null),
+            product: $node->has('product') ? ProductFormat::read($node->get('product')) : null,
         );
     }
 
@@ -145,13 +150,40 @@ final class MaterialFormat
             'air_permeance_l_s_m2' => $material->airPermeance,
             'sheds_water' => $material->shedsWater,
             'back_family' => $material->backFamily?->id,
-            'adhesive' => $material->adhesive,
+            'adhesive' => $material->adhesive?->value,
+            'faces' => $material->outerFamily === null ? null : ['outer' => $material->outerFamily->id],
+            'product' => $material->product === null ? null : (object) ProductFormat::write($material->product),
             'usual_thickness_mm' => $material->usualThicknessMm,
             'leaves' => $material->leaves === 1 ? null : $material->leaves,
             'facers' => array_map(self::writeFacer(...), $material->facers),
             'catalogue' => $material->catalogue,
             'source' => self::writeSource($material->source),
         ]);
+    }
+
+    /** The family of a face, by `faces` or by the key that said it before; two that contradict are refused. */
+    private static function face(Node $node, string $face, ?string $before): ?Family
+    {
+        $faces = $node->optional('faces')?->object(['inner', 'outer']);
+        $said = $faces !== null && $faces->has($face) ? Families::named($faces->get($face)) : null;
+        $old = $before !== null && $node->has($before) ? Families::named($node->get($before)) : null;
+        if ($faces !== null && $said !== null && $old !== null && $said->id !== $old->id) {
+            $faces->get($face)->refuse("the family that “{$before}” says, $old->id, or one of the two left out");
+        }
+
+        return $said ?? $old;
+    }
+
+    /** What it sticks with, by `sticks` or by `adhesive`, which said it before. */
+    private static function sticks(Node $node): ?Sticks
+    {
+        $said = $node->optional('sticks')?->oneOf(Sticks::class);
+        $old = $node->optional('adhesive')?->oneOf(Sticks::class);
+        if ($said !== null && $old !== null && $said !== $old) {
+            $node->get('sticks')->refuse("what “adhesive” says, $old->value, or one of the two left out");
+        }
+
+        return $said ?? $old;
     }
 
     /** @return list<Facer> */

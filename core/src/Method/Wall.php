@@ -40,6 +40,8 @@ final readonly class Wall
         /** from the face that the plane lies on to the room */
         public float $depth,
         public ?float $sheathing,
+        /** what the plane lies on; null where it stands on framing by itself, or nothing is known */
+        public ?Material $substrate,
         public ?float $studSpacing,
     ) {
     }
@@ -63,8 +65,16 @@ final readonly class Wall
             $material,
             round(array_sum(array_map(fn (Layer $layer): float => $layer->thicknessMm, $inside)), 1),
             $plane === 'faced-sheathing' ? $assembly->layers[$at]->thicknessMm : null,
+            $at === null || $boards ? null : self::under($assembly, $at),
             self::spacing($inside),
         );
+    }
+
+    private static function under(Assembly $assembly, int $plane): ?Material
+    {
+        $layer = $assembly->layers[$plane - 1] ?? null;
+
+        return $layer === null || $layer->airLayer() !== null ? null : $layer->material;
     }
 
     /** The outermost layer that is to carry water, behind what is ventilated. */

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Apron\Project;
 
 use Apron\Acceptance\Acceptance;
+use Apron\Contact\Contact;
+use Apron\Contact\Contacts;
 use Apron\Json\Broken;
 use Apron\Judgement\AssemblyAssessment;
 use Apron\Project\Section\AcceptancesSection;
@@ -26,6 +28,9 @@ final readonly class Assessment
     /** @var list<DetailAssessment> */
     public array $details;
 
+    /** what touches anywhere in it */
+    public Contacts $contacts;
+
     /** @var list<Finding> worst first */
     public array $findings;
 
@@ -35,6 +40,7 @@ final readonly class Assessment
     public function __construct(public Project $project)
     {
         $assessed = $findings = [];
+        $contacts = new Contacts;
         foreach ($project->sections->all as $section) {
             $rows = $section instanceof ListSection ? $section->assessed($project) : [];
             foreach ($rows as $row) {
@@ -42,10 +48,15 @@ final readonly class Assessment
             }
             if ($section instanceof ListSection) {
                 $assessed[$section->section()] = $rows;
+                foreach ($section->touching($project) as $touching) {
+                    array_push($findings, ...$touching->findings());
+                    $contacts->join($touching);
+                }
             }
             array_push($findings, ...$section->findings($project));
         }
         $this->assessed = $assessed;
+        $this->contacts = $contacts;
         $all = array_merge(...array_values($assessed));
         $this->assemblies = array_values(
             array_filter($all, fn (Assessed $a): bool => $a instanceof AssemblyAssessment),
@@ -80,6 +91,10 @@ final readonly class Assessment
                     ...array_map(fn (Assessed $one): array => $one->toArray($words), $rows),
                 ];
             }
+        }
+        $contacts = array_map(fn (Contact $contact): array => $contact->toArray(), $this->contacts->all());
+        if ($contacts !== [] && $long) {
+            $document['contacts'] = $contacts;
         }
         $document['findings'] = Acceptance::mark(
             array_map(fn (Finding $finding): array => self::shape($finding, $words), $this->findings),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Apron\Project;
 
+use Apron\Contact\Contacts;
 use Apron\Inspection\Check;
 use Apron\Json\FileRefused;
 use Apron\Json\Node;
@@ -94,6 +95,24 @@ abstract class ListSection implements DocumentSection
     protected function title(object $row): string
     {
         return $row->id;
+    }
+
+    /**
+     * What touches in a row.
+     *
+     * @param  TRow  $row
+     */
+    protected function contacts(Project $project, object $row): Contacts
+    {
+        return new Contacts;
+    }
+
+    /** @return list<Contacts> what touches in each of its rows, in their order */
+    public function touching(Project $project): array
+    {
+        return array_values(
+            array_map(fn (object $row): Contacts => $this->contacts($project, $row), $this->rows($project)),
+        );
     }
 
     /**
@@ -221,7 +240,7 @@ abstract class ListSection implements DocumentSection
                 : [];
 
         return new Told(
-            $assessed?->findings() ?? [],
+            [...$assessed?->findings() ?? [], ...$this->contacts($project, $row)->findings()],
             $figures,
             array_map(strval(...), array_keys($this->materials($row))),
             $this->checks($project, $row),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Apron\Project;
 
 use Apron\Project\Section\AcceptancesSection;
+use Apron\Project\Section\AskedSection;
 use Apron\Project\Section\AssembliesSection;
 use Apron\Project\Section\BriefSection;
 use Apron\Project\Section\DetailsSection;
@@ -25,6 +26,7 @@ final readonly class Sections
         AssembliesSection::class,
         DetailsSection::class,
         OpeningsSection::class,
+        AskedSection::class,
         TrainingSection::class,
         SiteSection::class,
         AcceptancesSection::class,

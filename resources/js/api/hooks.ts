@@ -52,6 +52,17 @@ export function useSequence(key: string | undefined) {
   });
 }
 
+/** What touches in the project, worst first. */
+export function useContacts(month: number | null) {
+  const id = useProjectId();
+  return useQuery({
+    queryKey: ['contacts', id, month],
+    queryFn: () =>
+      get(address('/api/projects/{project}/contacts', { project: id }, month === null ? {} : { month: String(month) })),
+    placeholderData: keepPreviousData,
+  });
+}
+
 /** What the project asks of others on site. */
 export function useOthers() {
   const id = useProjectId();

@@ -120,6 +120,55 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{project}/contacts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["contacts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{project}/contacts/ask": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A pair judged before anything is drawn; not stored. */
+        post: operations["askPair"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{project}/contacts.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["contactsCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{project}/documents/{kind}/{key}": {
         parameters: {
             query?: never;
@@ -740,8 +789,11 @@ export interface components {
             sheds_water?: boolean;
             /** @description family of its other face */
             back_family?: string;
-            /** @description family it sticks with */
-            adhesive?: string;
+            /**
+             * @description as sticks
+             * @enum {string}
+             */
+            adhesive?: "acrylic" | "butyl" | "sbs" | "silicone" | "polyurethane" | "silyl" | "acrylic-latex" | "polyurethane-foam" | "impregnated-foam" | "primer-solvent" | "primer-water" | "primer-epoxy" | "mastic-solvent" | "fluid-acrylic" | "fluid-silyl" | "fluid-silicone" | "fluid-bitumen" | "fluid-polyurethane" | "mortar";
             usual_thickness_mm?: number;
             /** @description loose leaves it is laid in */
             leaves?: number;
@@ -750,6 +802,17 @@ export interface components {
             /** @description version of the catalogue it was copied from */
             catalogue?: string;
             source?: components["schemas"]["Source"];
+            /** @description family of each face, where it differs */
+            faces?: {
+                inner?: string;
+                outer?: string;
+            };
+            /**
+             * @description what it bonds with
+             * @enum {string}
+             */
+            sticks?: "acrylic" | "butyl" | "sbs" | "silicone" | "polyurethane" | "silyl" | "acrylic-latex" | "polyurethane-foam" | "impregnated-foam" | "primer-solvent" | "primer-water" | "primer-epoxy" | "mastic-solvent" | "fluid-acrylic" | "fluid-silyl" | "fluid-silicone" | "fluid-bitumen" | "fluid-polyurethane" | "mortar";
+            product?: components["schemas"]["Product"];
         } & ((unknown | unknown) & (unknown | unknown | unknown));
         Framing: {
             material: string;
@@ -773,6 +836,7 @@ export interface components {
             per_m2: number;
             diameter_mm: number;
             conductivity_w_mk: number;
+            material?: string;
         };
         /** @enum {string} */
         Control: "water" | "air" | "vapour" | "heat";
@@ -975,6 +1039,7 @@ export interface components {
                 at: number[];
                 through?: string[];
                 made_for?: string[];
+                material?: string;
             }[];
             framing?: {
                 facet: string;
@@ -1118,6 +1183,55 @@ export interface components {
             /** @description what the finding said, rounded; where it says something else since, it is open again */
             stamp: string;
         };
+        /** @description what a data sheet says of laying it; what it leaves out is the usual of its family */
+        Product: {
+            /** @description of the surface it is laid on */
+            application_c?: number[];
+            service_c?: number[];
+            damp_face?: boolean;
+            sun_days?: number;
+            open_min?: number;
+            tack_free_min?: number;
+            recoat_h?: number;
+            cure_h?: number;
+            /** @description families that it wants a primer on; empty where it needs none */
+            primer_on?: string[];
+            roll?: boolean;
+            working_range_mm?: number[];
+            /** @description ids of materials, or families */
+            tested_with?: string[];
+            coverage_m2_l?: number;
+            solids_pct?: number;
+            roll_m?: number[];
+            board_mm?: number[];
+            pack_l?: number;
+            lap_mm?: number[];
+            /** @enum {string} */
+            cure?: "neutral" | "acetoxy";
+            /** @enum {string} */
+            coating?: "hot-dip" | "electro";
+            /** @description families of what it may be fastened with */
+            fasteners?: string[];
+        };
+        /** @description a pair of materials that is asked about directly */
+        AskedPair: {
+            id: string;
+            a: string;
+            b: string;
+            /** @enum {string} */
+            how: "bonded" | "lapped" | "pressed" | "fastened" | "drains-onto" | "near" | "touches";
+            surface_c?: number;
+            damp?: boolean;
+            dusty?: boolean;
+            frost?: boolean;
+            marine?: boolean;
+            wet_place?: boolean;
+            service_c?: number;
+            /** @description of the nobler metal to the less noble */
+            area_ratio?: number;
+            /** @description the first lies on the second; true where it is not said */
+            a_over_b?: boolean;
+        };
         /** Apron project file, version 1 */
         ProjectFile: {
             /** @constant */
@@ -1130,6 +1244,7 @@ export interface components {
             assemblies?: components["schemas"]["Assembly"][];
             details?: components["schemas"]["Detail"][];
             openings?: components["schemas"]["ScheduledOpening"][];
+            asked?: components["schemas"]["AskedPair"][];
             training?: components["schemas"]["DrillRun"][];
             site?: {
                 events?: components["schemas"]["SiteEvent"][];
@@ -1392,6 +1507,23 @@ export interface components {
             assemblies?: components["schemas"]["AssemblyFigures"][];
             details?: components["schemas"]["DetailFigures"][];
             findings: components["schemas"]["Finding"][];
+            /** @description what touches, worst first */
+            contacts?: {
+                id: string;
+                a: string;
+                b: string;
+                /** @enum {string} */
+                how: "bonded" | "lapped" | "pressed" | "fastened" | "drains-onto" | "near" | "touches";
+                /** @enum {string} */
+                verdict: "bonds" | "prime first" | "test first" | "no bond" | "attacks" | "corrodes" | "separate" | "not needed";
+                /** @enum {string} */
+                severity: "fail" | "caution" | "note" | "pass";
+                rule: string;
+                reason: string;
+                remedy: string;
+                source: Record<string, never>;
+                places: string[];
+            }[];
         };
         Document: {
             kind: string;
@@ -1836,6 +1968,39 @@ export interface components {
                 closed: boolean | null;
             }[];
         };
+        PairAnswer: {
+            id: string;
+            a: string;
+            b: string;
+            /** @enum {string} */
+            how: "bonded" | "lapped" | "pressed" | "fastened" | "drains-onto" | "near" | "touches";
+            /** @enum {string} */
+            verdict: "bonds" | "prime first" | "test first" | "no bond" | "attacks" | "corrodes" | "separate" | "not needed";
+            /** @enum {string} */
+            severity: "fail" | "caution" | "note" | "pass";
+            rule: string;
+            reason: string;
+            remedy: string;
+            source: {
+                kind: string;
+                name: string;
+            };
+            places: string[];
+            a_name: string;
+            b_name: string;
+            where: string[];
+            clears: {
+                /** @enum {string} */
+                kind: "primer" | "instead" | "turned" | "between";
+                with: string | null;
+                name: string | null;
+            }[];
+        };
+        ContactSheet: {
+            contacts: components["schemas"]["PairAnswer"][];
+            /** @description mean of the air by month, °C, January first; empty where the project has no climate */
+            months: number[];
+        };
         BriefContent: {
             project: components["schemas"]["ProjectHead"];
             climate?: components["schemas"]["Climate"];
@@ -1890,6 +2055,16 @@ export interface components {
                 key: string;
                 revision: number;
                 content: components["schemas"]["ScheduledOpening"];
+                /** @description the id that its last save was sent with */
+                save: string | null;
+                /** @description why it can no longer be read */
+                broken: string | null;
+            }[];
+            asked: {
+                kind: string;
+                key: string;
+                revision: number;
+                content: components["schemas"]["AskedPair"];
                 /** @description the id that its last save was sent with */
                 save: string | null;
                 /** @description why it can no longer be read */
@@ -2136,6 +2311,81 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Refusal"];
                 };
+            };
+        };
+    };
+    contacts: {
+        parameters: {
+            query?: {
+                month?: number;
+            };
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description every pair that touches, worst first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ContactSheet"];
+                };
+            };
+        };
+    };
+    askPair: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what comes of the pair, and what clears it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PairAnswer"];
+                };
+            };
+            /** @description no such material, or no such way of touching */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    contactsCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the compatibility schedule as CSV */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -3,6 +3,7 @@ import type { ProjectFile } from '../api/types';
 import { Acceptances } from './Acceptances';
 import { Assemblies } from './Assemblies';
 import { Brief } from './Brief';
+import { Contacts } from './Contacts';
 import { Details } from './Details';
 import { Others } from './Others';
 import { Schedule } from './Schedule';
@@ -25,6 +26,7 @@ const BY_SECTION: Record<Exclude<keyof ProjectFile, 'format' | 'catalogue'>, Cha
   assemblies: Assemblies,
   openings: Schedule,
   details: Details,
+  asked: Contacts,
   site: Site,
   training: Training,
   acceptances: Acceptances,

@@ -7,6 +7,7 @@ import type {
   SequenceSheet,
   SiteSheet,
   Units,
+  ContactSheet,
 } from '../api/types';
 
 /** An opening of the schedule; `as` is the one of its kind whose sheet is printed. */
@@ -32,6 +33,7 @@ export interface Sheet {
   assessment: Assessment;
   sequences: SequenceSheet[];
   schedule: Row[];
+  contacts: ContactSheet;
   others: ForOthers;
   site: SiteSheet;
   drills: DrillRun[];

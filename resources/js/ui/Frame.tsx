@@ -51,6 +51,7 @@ export function Frame({ sheet, children, reckoning }: Props) {
       ),
       u: { says: 'the other units', act: toggle },
       f: { says: 'next open finding', act: next },
+      q: { says: 'ask of a pair of materials', act: () => navigate(`/p/${project}/contacts?ask`) },
       '/': { says: 'find a sheet or a finding', act: () => setFinder(true) },
       '?': { says: 'these keys', act: () => setHelp(true) },
     },

@@ -7,7 +7,7 @@ import { SeverityMark, severityColour, severityWord } from './severity';
 
 interface Screen {
   /** the step whose sheet it is */
-  step: 'brief' | 'assemblies' | 'sequences' | 'site';
+  step: 'brief' | 'assemblies' | 'contacts' | 'sequences' | 'site';
   /** the address of one row, and of what stands in it, below the project's */
   row?: (id: string, kind?: string, part?: string) => string;
 }
@@ -18,6 +18,7 @@ const SCREENS: Partial<Record<keyof ProjectFile, Screen>> = {
     step: 'assemblies',
     row: (id, kind, part) => `assemblies/${id}${kind === 'layers' ? `?layer=${encodeURIComponent(part ?? '')}` : ''}`,
   },
+  asked: { step: 'contacts', row: () => 'contacts' },
   details: { step: 'sequences', row: (id) => `sequences/${id}` },
   site: { step: 'site', row: (id, kind) => `site/${id === 'faults' ? 'faults' : `check/${kind}`}` },
 };

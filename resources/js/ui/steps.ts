@@ -2,13 +2,7 @@
 export const STEPS: { key: string; path: string; title: string; later?: string }[] = [
   { key: '1', path: 'brief', title: 'Brief' },
   { key: '2', path: 'assemblies', title: 'Assemblies' },
-  {
-    key: '3',
-    path: 'contacts',
-    title: 'Contacts',
-    later:
-      'This step will list every pair of materials that touch, derived from the assemblies and details, and say of each whether it bonds, needs a primer, attacks or corrodes.',
-  },
+  { key: '3', path: 'contacts', title: 'Contacts' },
   {
     key: '4',
     path: 'transitions',

@@ -141,11 +141,6 @@ $cases = [
     'unknown kind of assembly' => ['/assemblies/0/kind', 'fence', 'one of wall'],
     'missing name' => ['/assemblies/0/name', 'unset!', 'missing'],
     'an opening by magic' => ['/openings/0/generator', 'by-magic', 'one of flanged-unit-in-fastened-sheet'],
-    'an opening made as a pipe is' => [
-        '/openings/0/generator',
-        'round-penetration',
-        'one of flanged-unit-in-fastened-sheet',
-    ],
     'an opening under the id of a detail' => ['/openings/1/id', 'o4', 'nor a detail'],
     'an opening too narrow' => ['/openings/0/parameters/width_mm', 120, '300 to 6000 mm'],
     'an opening without its depth' => [

@@ -7,6 +7,8 @@ namespace Apron\Project\Section;
 use Apron\Assembly\Assembly;
 use Apron\Assembly\AssemblyFormat;
 use Apron\Assembly\SurfaceFilms;
+use Apron\Contact\Contacts;
+use Apron\Contact\LayerContacts;
 use Apron\Inspection\FieldChecks;
 use Apron\Json\Node;
 use Apron\Judgement\AssemblyAssessment;
@@ -72,6 +74,11 @@ final class AssembliesSection extends ListSection
     protected function materials(object $row): array
     {
         return $row->materials();
+    }
+
+    protected function contacts(Project $project, object $row): Contacts
+    {
+        return LayerContacts::of($row);
     }
 
     protected function checks(Project $project, object $row): array

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Apron\Project\Section;
 
+use Apron\Contact\Contacts;
+use Apron\Contact\PieceContacts;
 use Apron\Detail\Detail;
 use Apron\Detail\DetailFormat;
 use Apron\Detail\DetailWriter;
@@ -140,6 +142,26 @@ final class DetailsSection extends ListSection
     protected function materials(object $row): array
     {
         return $row->materials();
+    }
+
+    protected function contacts(Project $project, object $row): Contacts
+    {
+        return self::contactsOf($project, $row, $row->between);
+    }
+
+    /**
+     * What touches in a detail; what it lies on is that of the wall it stands in.
+     *
+     * @param  list<string>  $between
+     */
+    public static function contactsOf(Project $project, Detail $detail, array $between): Contacts
+    {
+        $wall = null;
+        foreach ($project->assemblies as $assembly) {
+            $wall = $assembly->id === ($between[0] ?? null) ? Wall::of($assembly) : $wall;
+        }
+
+        return PieceContacts::of($detail, $wall?->substrate === null ? [] : ['face' => $wall->substrate]);
     }
 
     protected function checks(Project $project, object $row): array

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Apron\Project\Section;
 
+use Apron\Contact\Contacts;
 use Apron\Inspection\DetailChecks;
 use Apron\Json\Node;
 use Apron\Method\OpeningFormat;
@@ -91,6 +92,11 @@ final class OpeningsSection extends ListSection
     protected function materials(object $row): array
     {
         return $row->detail->materials();
+    }
+
+    protected function contacts(Project $project, object $row): Contacts
+    {
+        return DetailsSection::contactsOf($project, $row->detail, $row->between);
     }
 
     protected function checks(Project $project, object $row): array

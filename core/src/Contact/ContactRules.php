@@ -1,0 +1,178 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Apron\Contact;
+
+use Apron\Json\CoreData;
+use Apron\Json\Node;
+use Apron\Material\Family;
+use Apron\Material\Material;
+use Apron\Material\Product;
+use Apron\Material\ProductFormat;
+use Apron\Material\Sticks;
+use Apron\Rules\Source;
+use Apron\Rules\SourceKind;
+
+/** What families do to each other where they touch, from `core/data/contacts.json`, found by pair. */
+final class ContactRules
+{
+    private static ?self $standing = null;
+
+    /** @var array<string, array<string, ContactRule>> by sticker and face */
+    private array $bonding = [];
+
+    /** @var array<string, list<ContactRule>> by the two families, `a|b` */
+    private array $touching = [];
+
+    /** @var array<string, string> sticker by family that sticks by itself */
+    private array $stickers;
+
+    /** @var array<string, Product> by sticker */
+    private array $usual;
+
+    /** @var array<string, float> V by family of metal */
+    public readonly array $series;
+
+    /** @var array<string, float> V by place */
+    public readonly array $apart;
+
+    public readonly Source $seriesSource;
+
+    /** @var array<string, string|null> the family whose rules hold where a family has none */
+    private array $kin = [];
+
+    private function __construct(Node $data)
+    {
+        foreach ($data->get('bonding')->items(1) as $row) {
+            $rule = self::rule($row, 'stick', 'on', [How::Bonded, How::Lapped]);
+            $this->bonding[$rule->a][$rule->b] = $rule;
+        }
+        foreach ($data->get('touching')->items(1) as $row) {
+            $how = array_map(fn (Node $way): How => How::from($way->id()), $row->get('how')->items(1));
+            $rule = self::rule($row, 'a', 'b', $how);
+            $this->touching["$rule->a|$rule->b"][] = $rule;
+        }
+        $words = fn (Node $list): array => array_map(fn (Node $word): string => $word->id(), $list->entries());
+        $volts = fn (Node $list): array => array_map(fn (Node $volt): float => $volt->number(), $list->entries());
+        $this->stickers = $words($data->get('stickers'));
+        $this->usual = array_map(ProductFormat::read(...), $data->get('usual')->entries());
+        $series = $data->get('series');
+        [$this->series, $this->apart] = [$volts($series->get('index_v')), $volts($series->get('apart_v'))];
+        $source = $series->get('source');
+        $this->seriesSource = Source::of(
+            $source->get('kind')->oneOf(SourceKind::class),
+            $source->get('name')->text(400),
+        );
+        foreach (CoreData::read('families')->get('families')->items(1) as $row) {
+            $this->kin[$row->get('id')->id()] = $row->optional('kin')?->id();
+        }
+    }
+
+    public static function standing(): self
+    {
+        return self::$standing ??= new self(CoreData::read('contacts'));
+    }
+
+    /** @param  list<How>  $how */
+    private static function rule(Node $row, string $a, string $b, array $how): ContactRule
+    {
+        return new ContactRule(
+            $row->get('id')->id(),
+            $row->get($a)->id(),
+            $row->get($b)->id(),
+            $how,
+            ContactVerdict::from($row->get('verdict')->text()),
+            $row->get('why')->text(400),
+            $row->optional('do')?->text(400) ?? '',
+            array_map(fn (Node $said): string => $said->id(), $row->optional('when')?->entries() ?? []),
+        );
+    }
+
+    /** What a material sticks with: its adhesive, or itself where it is laid wet; null where it does not stick. */
+    public function sticker(Material $material): ?Sticks
+    {
+        $own = $this->stickers[$material->family->id ?? ''] ?? null;
+
+        return $material->adhesive ?? ($own === null ? null : Sticks::from($own));
+    }
+
+    /** The usual data of products that stick so. */
+    public function usual(Sticks $sticks): Product
+    {
+        return $this->usual[$sticks->value];
+    }
+
+    /** What a sticker does on a face; null where nobody has said. */
+    public function bonding(Sticks $sticks, Family $face): ?ContactRule
+    {
+        foreach ($this->names($face->id) as $name) {
+            if (isset($this->bonding[$sticks->value][$name])) {
+                return $this->bonding[$sticks->value][$name];
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * What two families do however they meet: the nearest kin first, and of those the row that says most of when.
+     *
+     * @param  list<string>  $a  names of the first: its face, what it sticks with
+     * @param  list<string>  $b
+     * @param  array<string, string>  $said  `cure` and `coating` as the data sheets say them
+     */
+    public function touching(array $a, array $b, How $how, array $said): ?ContactRule
+    {
+        [$best, $most] = [null, -1];
+        foreach ($how->isOrdered() ? [[$a, $b]] : [[$a, $b], [$b, $a]] as [$first, $second]) {
+            foreach ($this->pairs($first, $second) as $key) {
+                foreach ($this->touching[$key] ?? [] as $rule) {
+                    $fits =
+                        in_array($how, $rule->how, true) && array_intersect_assoc($rule->when, $said) === $rule->when;
+                    if ($fits && count($rule->when) > $most) {
+                        [$best, $most] = [$rule, count($rule->when)];
+                    }
+                }
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param  list<string>  $a
+     * @param  list<string>  $b
+     * @return list<string>
+     */
+    private function pairs(array $a, array $b): array
+    {
+        $pairs = [];
+        foreach ($a as $one) {
+            foreach ($b as $other) {
+                foreach ($this->names($one) as $first) {
+                    foreach ($this->names($other) as $second) {
+                        $pairs[] = "$first|$second";
+                    }
+                }
+            }
+        }
+
+        return $pairs;
+    }
+
+    /** @return list<string> a family, and the one whose rules hold where it has none */
+    private function names(string $family): array
+    {
+        $kin = $this->kin[$family] ?? null;
+
+        return $kin === null ? [$family] : [$family, $kin];
+    }
+
+    /** @return list<ContactRule> every one of them */
+    public function all(): array
+    {
+        return [...array_merge(...array_map(array_values(...), array_values($this->bonding))),
+            ...array_merge(...array_values($this->touching))];
+    }
+}

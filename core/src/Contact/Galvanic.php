@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Apron\Contact;
+
+/** Two metals that touch: how far they stand apart in the series, how wet it is there, and how much of each there is. */
+final class Galvanic
+{
+    /** V beyond what a place bears from which it is no longer enough to keep them apart by care. */
+    private const FAR_V = 0.2;
+
+    /** From this ratio of areas on, the one gives the other its whole current. */
+    private const LARGE = 10.0;
+
+    /** @param  string  $a  families of metals */
+    public static function judge(string $a, string $b, Touch $touch): ?Judged
+    {
+        $rules = ContactRules::standing();
+        [$va, $vb] = [$rules->series[$a] ?? null, $rules->series[$b] ?? null];
+        // What runs off a metal harms the one below by the copper in it alone: that is a row of its own.
+        if ($va === null || $vb === null || ! in_array($touch->how, self::metallic(), true)) {
+            return null;
+        }
+        $apart = round(abs($va - $vb), 4);
+        $bears = $rules->apart[self::place($touch->conditions)];
+        $verdict = match (true) {
+            $apart <= $bears => ContactVerdict::NotNeeded,
+            $apart <= $bears + self::FAR_V => ContactVerdict::Separate,
+            default => ContactVerdict::Corrodes,
+        };
+        $verdict = self::byArea($verdict, $va > $vb, $touch);
+        $harmed = $va > $vb ? $a : $b;
+
+        return new Judged(
+            $verdict,
+            "galvanic.$a.$b",
+            $verdict === ContactVerdict::NotNeeded
+                ? 'Near each other in the series, or too dry, or too little of the nobler to matter.'
+                : sprintf('%.2f V apart where %.2f is borne: the less noble, %s, is used up.', $apart, $bears, $harmed),
+            $verdict === ContactVerdict::NotNeeded
+                ? ''
+                : 'A plastic washer, gasket or tape between them; the fastener of the nobler metal; or one metal throughout.',
+            $rules->seriesSource,
+        );
+    }
+
+    /** A small anode in a large cathode goes fast; a small cathode in a large anode does little. */
+    private static function byArea(ContactVerdict $verdict, bool $aIsAnode, Touch $touch): ContactVerdict
+    {
+        if ($verdict === ContactVerdict::NotNeeded) {
+            return $verdict;
+        }
+        $ratio = $touch->conditions->areaRatio;
+        if ($ratio === null && $touch->how === How::Fastened) {
+            $ratio = $aIsAnode ? self::LARGE : 1 / self::LARGE;
+        }
+
+        return match (true) {
+            $ratio === null => $verdict,
+            $ratio >= self::LARGE => $verdict->worseForMetal(),
+            $ratio > 1 / self::LARGE => $verdict,
+            // Salt carries the current further.
+            $touch->conditions->marine => ContactVerdict::Separate,
+            default => ContactVerdict::NotNeeded,
+        };
+    }
+
+    private static function place(Conditions $conditions): string
+    {
+        return $conditions->marine ? 'marine' : ($conditions->wetPlace === false ? 'dry' : 'wet');
+    }
+
+    /** @return list<How> ways of meeting in which metal lies on metal */
+    private static function metallic(): array
+    {
+        return [How::Touches, How::Pressed, How::Lapped, How::Fastened];
+    }
+}

@@ -1,0 +1,200 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Apron\Contact;
+
+use Apron\Material\Family;
+use Apron\Material\Material;
+use Apron\Material\Product;
+use Apron\Material\Sticks;
+use Apron\Rules\Source;
+
+/**
+ * Do these two things belong together? A touch is judged by what the two families do to each other, by what sticks on
+ * which face, and by the conditions it is laid under; a data sheet wins over a rule, and lifts no condition.
+ */
+final class Resolver
+{
+    public static function judge(Touch $touch): Judged
+    {
+        $rules = ContactRules::standing();
+        $tested = self::tested($touch);
+        $found = [
+            ...$tested === null ? self::chemical($touch, $rules) : [],
+            ...$touch->how->sticks() ? self::bond($touch, $rules, $tested) : [],
+        ];
+
+        return $found === [] ? $tested ?? self::harmless() : Judged::worst(...$found);
+    }
+
+    private static function harmless(): Judged
+    {
+        return new Judged(
+            ContactVerdict::NotNeeded,
+            'touch.none',
+            'Nothing in either that harms the other is known, and no bond is wanted.',
+            '',
+            Source::commonPractice(),
+        );
+    }
+
+    /** One of the two was tested with the other: by its id, or by a family of it. */
+    private static function tested(Touch $touch): ?Judged
+    {
+        foreach ([[$touch->a, $touch->b], [$touch->b, $touch->a]] as [$one, $other]) {
+            $names = array_filter([$other->id, $other->family?->id, $touch->faceOf($other)?->id]);
+            if (array_intersect($one->product->testedWith ?? [], $names) !== []) {
+                return new Judged(
+                    $touch->how->sticks() ? ContactVerdict::Bonds : ContactVerdict::NotNeeded,
+                    'product.tested-with',
+                    "The data sheet of {$one->name} says that it was tested with {$other->name}.",
+                    '',
+                    $one->source,
+                );
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Judged> */
+    private static function chemical(Touch $touch, ContactRules $rules): array
+    {
+        [$a, $b] = [self::names($touch, $touch->a, $rules), self::names($touch, $touch->b, $rules)];
+        $rule = $rules->touching($a, $b, $touch->how, self::said($touch));
+        if ($rule !== null) {
+            return [Judged::by($rule)];
+        }
+        $galvanic = $a === [] || $b === [] ? null : Galvanic::judge($a[0], $b[0], $touch);
+
+        return $galvanic === null ? [] : [$galvanic];
+    }
+
+    /** @return list<string> what a material is to the other: its face there, and what it sticks with */
+    private static function names(Touch $touch, Material $material, ContactRules $rules): array
+    {
+        $sticks = $material === $touch->over() ? $rules->sticker($material) : null;
+        $names = [$touch->faceOf($material)?->id, $sticks?->value, $material->adhesive?->value];
+
+        return array_values(array_unique(array_filter($names)));
+    }
+
+    /** @return array<string, string> what the data sheets say of cure and coating */
+    private static function said(Touch $touch): array
+    {
+        $said = [];
+        foreach ([$touch->a, $touch->b] as $material) {
+            $said += array_filter([
+                'cure' => $material->product?->cure?->value,
+                'coating' => $material->product?->coating?->value,
+            ]);
+        }
+
+        return $said;
+    }
+
+    /** @return list<Judged> */
+    private static function bond(Touch $touch, ContactRules $rules, ?Judged $tested): array
+    {
+        // What lies over is pressed onto the other; a sheet laid into a bead is held by that.
+        [$sticky, $on] = [$touch->over(), $touch->under()];
+        $sticks = $rules->sticker($sticky);
+        if ($sticks === null) {
+            [$sticky, $on] = [$on, $sticky];
+            $sticks = $rules->sticker($sticky);
+        }
+        if ($sticks === null) {
+            return $touch->how === How::Lapped || $tested !== null
+                ? []
+                : [self::saying(ContactVerdict::NoBond, 'bond.nothing-sticks', 'Neither of the two sticks by itself.',
+                    'An adhesive, a bead or a tape between them, or fasteners.')];
+        }
+        $face = $touch->faceOf($on);
+
+        return [
+            $tested ?? self::onFace($sticky, $sticks, $face, $rules),
+            ...self::laid($touch->conditions, $sticky, $sticks, $rules),
+        ];
+    }
+
+    private static function onFace(Material $sticky, Sticks $sticks, ?Family $face, ContactRules $rules): Judged
+    {
+        $rule = $face === null ? null : $rules->bonding($sticks, $face);
+        if ($face === null || $rule === null) {
+            return self::saying(
+                ContactVerdict::TestFirst,
+                'none',
+                'There is no rule for this pair.',
+                'A peel or tail test on the real face; ask both makers.',
+            );
+        }
+        $primer = $sticky->product?->primerOn;
+        if ($primer !== null && in_array($face->id, $primer, true) && $rule->verdict === ContactVerdict::Bonds) {
+            return self::saying(ContactVerdict::PrimeFirst, 'product.primer-on', 'Its data sheet wants a primer there.',
+                'The primer that its sheet names.', $sticky->source);
+        }
+        if ($primer !== null && ! in_array($face->id, $primer, true) && $rule->verdict === ContactVerdict::PrimeFirst) {
+            return self::saying(ContactVerdict::Bonds, 'product.primer-on', 'Its data sheet wants no primer there.', '',
+                $sticky->source);
+        }
+
+        return Judged::by($rule);
+    }
+
+    /**
+     * What it is laid under: the data sheet's limits, or the usual ones of what sticks so.
+     *
+     * @return list<Judged>
+     */
+    private static function laid(Conditions $c, Material $sticky, Sticks $sticks, ContactRules $rules): array
+    {
+        [$own, $usual] = [$sticky->product ?? new Product, $rules->usual($sticks)];
+        [$low, $high] = $own->applicationC ?? $usual->applicationC ?? [-INF, INF];
+        [$cold, $hot] = $own->serviceC ?? $usual->serviceC ?? [-INF, INF];
+        $damp = $own->dampFace ?? $usual->dampFace ?? false;
+        $no = fn (string $what, string $why, string $do): Judged => self::saying(
+            ContactVerdict::NoBond,
+            "condition.$what",
+            $why,
+            $do,
+            $own == new Product ? null : $sticky->source,
+        );
+        $found = [];
+        if ($c->frost) {
+            $found[] = $no('frost', 'It is laid on ice.', 'Thaw and dry the face; not while there is frost on it.');
+        }
+        if ($c->dusty) {
+            $found[] = $no('dusty', 'It is laid on dust.', 'Brush or vacuum the face, prime where it still comes off.');
+        }
+        if ($c->damp && ! $damp) {
+            // Polyurethane cures with water: too much of it foams.
+            $found[] = $own->dampFace === null && in_array($sticks, [Sticks::Polyurethane, Sticks::FluidPolyurethane], true)
+                ? self::saying(ContactVerdict::TestFirst, 'condition.damp', 'It foams with water on the face.',
+                    'Dry the face, or a product whose sheet takes a damp one.')
+                : $no('damp', 'The face is damp, and it takes none.', 'Dry the face, or a product whose sheet takes a damp one.');
+        }
+        if ($c->surfaceC !== null && $c->surfaceC < $low) {
+            $found[] = $no('cold', "The face is colder than the $low °C it may be laid at.",
+                'Warm it and the face, wait, or a product for the cold.');
+        }
+        if ($c->surfaceC !== null && $c->surfaceC > $high) {
+            $found[] = $no('hot', "The face is hotter than the $high °C it may be laid at.", 'Shade it, or early in the day.');
+        }
+        if ($c->serviceC !== null && ($c->serviceC > $hot || $c->serviceC < $cold)) {
+            $found[] = $no('service', "It bears $cold to $hot °C in service.", 'A product rated for the temperature there.');
+        }
+
+        return $found;
+    }
+
+    private static function saying(
+        ContactVerdict $verdict,
+        string $rule,
+        string $why,
+        string $do,
+        ?Source $source = null,
+    ): Judged {
+        return new Judged($verdict, $rule, $why, $do, $source ?? Source::commonPractice());
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Apron\Material;
+
+/**
+ * What a product's data sheet says of laying it; null where it says nothing, and the usual of its family holds.
+ */
+final readonly class Product
+{
+    /**
+     * @param  array{float, float}|null  $applicationC  of the surface it is laid on, least and most
+     * @param  array{float, float}|null  $serviceC
+     * @param  list<string>|null  $primerOn  families it wants a primer on; none needs one where that is empty
+     * @param  array{float, float}|null  $workingRangeMm  of the joint a pre-compressed tape is for
+     * @param  list<string>  $testedWith  ids of materials, or families
+     * @param  array{float, float}|null  $rollM  width, length
+     * @param  array{float, float}|null  $boardMm
+     * @param  array{float, float}|null  $lapMm  level, end
+     * @param  list<string>|null  $fasteners  families of what it may be fastened with
+     */
+    public function __construct(
+        public ?array $applicationC = null,
+        public ?array $serviceC = null,
+        public ?bool $dampFace = null,
+        public ?float $sunDays = null,
+        public ?float $openMin = null,
+        public ?float $tackFreeMin = null,
+        public ?float $recoatH = null,
+        public ?float $cureH = null,
+        public ?array $primerOn = null,
+        public ?bool $roll = null,
+        public ?array $workingRangeMm = null,
+        public array $testedWith = [],
+        public ?float $coverageM2L = null,
+        public ?float $solidsPct = null,
+        public ?array $rollM = null,
+        public ?array $boardMm = null,
+        public ?float $packL = null,
+        public ?array $lapMm = null,
+        public ?Cure $cure = null,
+        public ?ZincCoating $coating = null,
+        public ?array $fasteners = null,
+    ) {
+    }
+}

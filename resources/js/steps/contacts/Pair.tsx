@@ -1,0 +1,54 @@
+import type { PairAnswer } from '../../api/types';
+import { WAYS } from '../../material/ways';
+import { SeverityMark, severityColour } from '../../ui/severity';
+
+const CLEARS: Record<PairAnswer['clears'][number]['kind'], string> = {
+  primer: 'prime with',
+  instead: 'take instead',
+  turned: 'lay the other one on top',
+  between: 'lay between them',
+};
+
+/** What comes of a pair: why, by which rule, what clears it, and where it is. */
+export function Pair({ pair }: { pair: PairAnswer }) {
+  return (
+    <section data-pair={pair.verdict}>
+      <h2 className={`flex gap-2 text-[15px] font-bold ${severityColour(pair.severity)}`}>
+        <span className="pt-[3px]">
+          <SeverityMark severity={pair.severity} />
+        </span>
+        {pair.verdict}
+      </h2>
+      <p className="py-1 font-semibold">
+        {pair.a_name} {WAYS[pair.how]} {pair.b_name}
+      </p>
+      <p className="py-1">{pair.reason}</p>
+      {pair.remedy && <p className="py-1">→ {pair.remedy}</p>}
+      {pair.clears.length > 0 && (
+        <>
+          <h3 className="border-t border-hair pt-2 font-semibold">What clears it, tried by the same rules</h3>
+          <ul className="pb-1">
+            {pair.clears.map((c) => (
+              <li key={`${c.kind} ${c.with}`}>
+                {CLEARS[c.kind]} {c.name}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {pair.where.length > 0 && (
+        <>
+          <h3 className="border-t border-hair pt-2 font-semibold">Where</h3>
+          <ul className="pb-1">
+            {pair.where.map((w) => (
+              <li key={w}>{w}</li>
+            ))}
+          </ul>
+        </>
+      )}
+      <p className="border-t border-hair pt-2 text-[11px] text-faint">
+        {pair.source.name}. Rule {pair.rule}. By family: a product’s own data sheet and a test on the real face win.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+use Apron\Contact\Conditions;
+use Apron\Contact\How;
+use Apron\Contact\Resolver;
+use Apron\Contact\Touch;
+use Apron\Json\Node;
+use Apron\Material\Material;
+use Apron\Material\MaterialFormat;
+
+/** A material of a family, or what sticks so: `tape:acrylic`, `sealant:silyl`. */
+function materialOf(string $said, string $id): Material
+{
+    [$form, $of] = str_contains($said, ':') ? explode(':', $said) : ['', $said];
+    $row = ['id' => $id, 'name' => $said, 'conductivity_w_mk' => 0.2, 'sd_m' => 1];
+
+    return MaterialFormat::read(
+        Node::of(
+            match ($form) {
+                'tape', 'membrane' => $row + ['family' => $of, 'sticks' => $of],
+                'foam', 'primer', 'mastic' => $row + ['sticks' => $of],
+                default => $row + ['family' => $of],
+            },
+        ),
+    );
+}
+
+/** @return array<string, list<array<string, mixed>>> the cases, each by what it is */
+function contactCases(): array
+{
+    $cases = json_decode((string) file_get_contents(__DIR__.'/cases.json'), true)['cases'];
+    $named = [];
+    foreach ($cases as $i => $case) {
+        $named["{$case['a']} {$case['how']} {$case['b']} $i"] = [$case];
+    }
+
+    return $named;
+}
+
+it('says of a pair what its case says', function (array $case) {
+    $touch = new Touch(
+        materialOf($case['a'], 'a'),
+        materialOf($case['b'], 'b'),
+        How::from($case['how']),
+        new Conditions(
+            surfaceC: isset($case['surface_c']) ? (float) $case['surface_c'] : null,
+            damp: $case['damp'] ?? false,
+            dusty: $case['dusty'] ?? false,
+            frost: $case['frost'] ?? false,
+            wetPlace: $case['wet_place'] ?? null,
+            serviceC: isset($case['service_c']) ? (float) $case['service_c'] : null,
+        ),
+    );
+    $judged = Resolver::judge($touch);
+    expect($judged->verdict->value)->toBe($case['verdict'], "{$case['why']}; it said: $judged->rule, $judged->why");
+})->with(contactCases(...));
+
+it('holds good pairs enough, and at least a hundred and twenty in all', function () {
+    $verdicts = array_map(fn (array $case): string => $case[0]['verdict'], array_values(contactCases()));
+    $good = array_filter($verdicts, fn (string $v): bool => in_array($v, ['bonds', 'not needed'], true));
+    expect(count($verdicts))
+        ->toBeGreaterThanOrEqual(120)
+        ->and(count($good) / count($verdicts))
+        ->toBeGreaterThan(1 / 3);
+});
