@@ -32,8 +32,8 @@ it(
         saved($browser);
         $id = basename((string) parse_url($browser->driver->getCurrentURL(), PHP_URL_PATH));
         $made = array_column(
-            json_decode(fetched($browser, "/api/projects/$project/export.json"), true)['details'],
-            'generated',
+            json_decode(fetched($browser, "/api/projects/$project/export.json"), true)['openings'],
+            null,
             'id',
         )[$id];
         expect($made['generator'])

@@ -80,20 +80,36 @@ final readonly class InWall
     private function answers(Generator $method, Wall $wall): array
     {
         $answers = [];
-        foreach ($wall->answers() as $axis => $answer) {
-            if (isset($this->stated[$axis]) || $this->isTheMethods($axis)) {
-                continue;
-            }
-            try {
-                // What a method cannot be made of is refused when it is asked for its plane.
-                $method->inPlane($this->stated + $answers + [$axis => $answer]);
-                $answers[$axis] = $answer;
-            } catch (CannotGenerate) {
-                // What cannot be built with it is told of the wall.
-            }
+        foreach ($wall->answers() as $axis => $of) {
+            $first = isset($this->stated[$axis]) || $this->isTheMethods($axis)
+                ? null
+                : $this->buildable($method, $answers, $axis, $of);
+            $answers += $first === null ? [] : [$axis => $first];
         }
 
         return $answers;
+    }
+
+    /**
+     * The first answer that a method can be made of; null where none is: that is told of the wall.
+     *
+     * @param  array<string, string>  $answers
+     * @param  list<string>  $of
+     */
+    private function buildable(Generator $method, array $answers, string $axis, array $of): ?string
+    {
+        foreach ($of as $answer) {
+            try {
+                // What a method cannot be made of is refused when it is asked for its plane.
+                $method->inPlane($this->stated + $answers + [$axis => $answer]);
+
+                return $answer;
+            } catch (CannotGenerate) {
+                continue;
+            }
+        }
+
+        return null;
     }
 
     /** Whether the method answers that itself, or does not ask it. */

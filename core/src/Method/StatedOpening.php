@@ -128,7 +128,8 @@ final readonly class StatedOpening
         $board = $this->seen['insulation_mm'] ?? 0.0;
         $answers = $this->plane(is_string($plane) ? $plane : null);
         if (is_float($board) && $board > 0 && Methods::named($this->method) instanceof ComposedOpening) {
-            $answers += ['outboard' => 'board'];
+            $atBuck = Methods::named($this->method)->composition($this->parameters)->has('buck_place', 'face');
+            $answers += ['outboard' => $atBuck ? 'board-at-buck' : 'board'];
         }
         $asked = array_column(
             Methods::named($this->method)?->parameters($this->parameters + $answers) ?? [],

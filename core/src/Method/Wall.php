@@ -145,11 +145,12 @@ final readonly class Wall
         return $this->plane === null ? null : self::FIELDS[$this->plane];
     }
 
-    /** @return array<string, string> answers along the axes that the wall gives */
+    /** @return array<string, list<string>> answers along the axes that the wall gives; the first that can be built */
     public function answers(): array
     {
-        return ($this->plane === null ? [] : ['plane' => $this->plane]) + [
-            'outboard' => $this->board > 0 ? 'board' : 'flush',
+        return ($this->plane === null ? [] : ['plane' => [$this->plane]]) + [
+            // Round a buck on the face the board is cut to that.
+            'outboard' => $this->board > 0 ? ['board', 'board-at-buck'] : ['flush'],
         ];
     }
 

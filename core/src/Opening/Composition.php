@@ -49,6 +49,7 @@ final readonly class Composition
             ...$this->has('head_cap', 'rigid') ? [new Around\RigidCap] : [],
             ...$this->has('second_layer', 'hung') ? [new Around\SecondLayer] : [],
             ...$this->has('outboard', 'board') ? [new Around\BoardOutside] : [],
+            ...$this->has('outboard', 'board-at-buck') ? [new Around\BoardBesideBuck] : [],
             ...$this->has('reveal', 'extension-jambs') ? [new Around\ExtensionJambs] : [],
             ...isset($answers['trim']) ? [new Around\Trim] : [],
         ];

@@ -146,6 +146,7 @@ function waysOfBuilding(): array
                 'jamb-strips',
                 'head-strip',
                 'flap-down',
+                'boards-beside-buck',
             ],
             [],
             ['round-penetration'],

@@ -49,7 +49,10 @@ final class FastenedSheet extends Part implements WaterPlane
     /** Over the slits of the flap the tapes rely on their bond, unless a second layer hangs over them. */
     public function worst(Composition $of): Outcome
     {
-        return $of->has('second_layer', 'hung') ? Outcome::Shed : Outcome::ReliesOnBond;
+        // What lies over the slits keeps the water off their tapes.
+        $covered = $of->has('second_layer', 'hung') || $of->has('outboard', 'board-at-buck');
+
+        return $covered ? Outcome::Shed : Outcome::ReliesOnBond;
     }
 
     public function steps(Scheme $in): array
