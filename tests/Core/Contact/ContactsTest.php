@@ -304,3 +304,76 @@ it('keeps what is said of a product, and what is asked, out and in again', funct
         ->and(json_decode($once, true)['materials'][0]['product']['primer_on'])
         ->toBe([]);
 });
+
+it('judges metals by place and area, and by the kin of a family that has no row', function () {
+    $verdict = fn (string $a, string $b, How $how, ...$c): string => Resolver::judge(
+        new Touch(
+            ownMaterial(['id' => 'a', 'family' => $a]),
+            ownMaterial(['id' => 'b', 'family' => $b]),
+            $how,
+            new Apron\Contact\Conditions(...$c),
+        ),
+    )->verdict->value;
+    expect($verdict('lead', 'aluminium', How::Touches))
+        ->toBe('not needed')
+        ->and($verdict('lead', 'aluminium', How::Touches, marine: true))
+        ->toBe('separate')
+        ->and($verdict('stainless', 'aluminium', How::Fastened, marine: true))
+        ->toBe('separate')
+        ->and($verdict('stainless', 'aluminium', How::Touches, areaRatio: 20.0))
+        ->toBe('corrodes')
+        ->and($verdict('stainless', 'aluminium', How::Touches, areaRatio: 0.05))
+        ->toBe('not needed')
+        // Painted aluminium has no row with phenolic foam: metal has.
+        ->and($verdict('aluminium-painted', 'phenolic', How::Fastened))
+        ->toBe('corrodes')
+        ->and($verdict('stainless', 'phenolic', How::Fastened))
+        ->toBe('not needed');
+});
+
+it('takes what somebody tested over a rule, and the adhesive over the family', function () {
+    $tested = ownMaterial(['id' => 'e', 'family' => 'epdm', 'product' => (object) ['tested_with' => ['sbs']]]);
+    $sbs = ownMaterial(['id' => 's', 'family' => 'sbs']);
+    expect(Resolver::judge(new Touch($tested, $sbs, How::Touches))->verdict)->toBe(ContactVerdict::NotNeeded);
+    $tape = ownMaterial(['id' => 't', 'family' => 'butyl', 'sticks' => 'acrylic']);
+    $foil = ownMaterial(['id' => 'f', 'family' => 'foil']);
+    expect(Resolver::judge(new Touch($tape, $foil, How::Bonded))->rule)->toBe('acrylic.on.foil');
+    $hot = new Touch($tape, $foil, How::Bonded, new Apron\Contact\Conditions(surfaceC: 70.0));
+    expect(Resolver::judge($hot)->rule)
+        ->toBe('condition.hot')
+        ->and(ContactVerdict::NoBond->severity(How::Near)->value)
+        ->toBe('note')
+        ->and(ContactVerdict::NoBond->severity(How::Lapped)->value)
+        ->toBe('fail');
+});
+
+it('lets nothing touch that something lies between, and beds metal in a bead by pressing it', function () {
+    $piece = fn (string $id, string $material, string $kind, int $step): array => [
+        'id' => $id,
+        'material' => $material,
+        'kind' => $kind,
+        'step' => $step,
+        'patches' => [['id' => "$id.p", 'facet' => 'face', 'rect' => [0, 0, 500, 500]]],
+    ];
+    $contacts = contactsOf(
+        touchingProject([
+            'details' => [
+                [
+                    'id' => 'd1',
+                    'title' => 'D',
+                    'facets' => ['face' => ['u' => [0, 500], 'v' => [0, 500]]],
+                    'release' => 'face',
+                    'pieces' => [
+                        $piece('sheet', 'polyolefin-wrap', 'sheet', 1),
+                        $piece('bead', 'sealant-silyl', 'sealant', 2),
+                        $piece('edge', 'aluminium', 'metal', 3),
+                    ],
+                ],
+            ],
+        ]),
+    );
+    expect($contacts)
+        ->toHaveKeys(['sealant-silyl.bonded.polyolefin-wrap', 'aluminium.pressed.sealant-silyl'])
+        ->and(array_filter(array_keys($contacts), fn ($id): bool => str_contains($id, 'aluminium.touches')))
+        ->toBe([]);
+});
