@@ -69,15 +69,18 @@ final class ContactSheet
 
     /**
      * @param  array<string, string>  $titles
-     * @return list<string> the walls, openings and joints that have it
+     * @return list<array{title: string, place: string}> the walls, openings and joints that have it, each with the
+     *   first place in it
      */
     private static function where(Contact $contact, array $titles): array
     {
-        $of = fn (string $place): string => implode('/', array_slice(explode('/', $place), 0, 2));
+        $where = [];
+        foreach ($contact->places as $place) {
+            $of = implode('/', array_slice(explode('/', $place), 0, 2));
+            $where[$of] ??= ['title' => $titles[$of] ?? $place, 'place' => $place];
+        }
 
-        return array_values(
-            array_unique(array_map(fn (string $place): string => $titles[$of($place)] ?? $place, $contact->places)),
-        );
+        return array_values($where);
     }
 
     /** @return array<string, string> */
@@ -138,7 +141,7 @@ final class ContactSheet
                 $contact->judged->do,
                 $contact->judged->rule,
                 $contact->judged->source->name,
-                implode('; ', self::where($contact, $titles)),
+                implode('; ', array_column(self::where($contact, $titles), 'title')),
             ];
             $lines[] = implode(',', array_map(self::cell(...), $cells));
         }

@@ -1988,7 +1988,10 @@ export interface components {
             places: string[];
             a_name: string;
             b_name: string;
-            where: string[];
+            where: {
+                title: string;
+                place: string;
+            }[];
             clears: {
                 /** @enum {string} */
                 kind: "primer" | "instead" | "turned" | "between";

@@ -1,11 +1,11 @@
 import { Fragment, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import type { Assembly, AssemblyFigures, Control, Material, Units } from '../api/types';
+import type { Assembly, AssemblyFigures, Control, Material, Severity, Units } from '../api/types';
 import { show } from '../quantity/show';
 import { Hatch } from './Hatch';
 import { niceStep, placeLayers, SECTION, spread } from './scale';
 import { useDrawnWidth } from './useDrawnWidth';
 import { isMetal } from '../material/families';
-import { Label, FramingMark, AirArrows, WetMonths, Threads } from './sectionMarks';
+import { Label, FramingMark, AirArrows, WetMonths, Threads, Touching } from './sectionMarks';
 
 /** Narrower, and the two ends of the line under the section would meet. */
 const ROOM_FOR_BOTH = 620;
@@ -19,6 +19,8 @@ interface Props {
   selected?: number | null;
   onSelect?: (index: number) => void;
   onKeyDown?: (event: KeyboardEvent, index: number) => void;
+  /** what two layers that touch want, at the edge between them */
+  touching?: { id: string; edge: number; severity: Severity; says: string; to: string }[];
   /** a layer was dragged to another's place */
   onMove?: (from: number, to: number) => void;
 }
@@ -31,6 +33,7 @@ export function Section({
   units,
   thread = null,
   selected = null,
+  touching = [],
   onSelect,
   onKeyDown,
   onMove,
@@ -278,6 +281,9 @@ export function Section({
         </g>
       )}
       <Threads layers={layers} x={x} thread={thread} />
+      {touching.map((t) => (
+        <Touching key={t.id} at={x(t.edge)} {...t} />
+      ))}
       {figures?.year && (
         <WetMonths
           planes={figures.year.planes}

@@ -1,5 +1,7 @@
-import type { Assembly, Control, Plane } from '../api/types';
+import type { Assembly, Control, Plane, Severity } from '../api/types';
 import { THREADS } from '../ui/threads';
+import { Link } from 'react-router';
+import { SeverityMark } from '../ui/severity';
 import { SECTION, spread } from './scale';
 
 export function Label({ x, name, strong, room }: { x: number; name: string; strong: boolean; room: number }) {
@@ -184,5 +186,19 @@ export function Threads({
         );
       })}
     </g>
+  );
+}
+
+/** What the two layers at an edge want of each other, at the foot of it: a way to the pair. */
+export function Touching({ at, severity, says, to }: { at: number; severity: Severity; says: string; to: string }) {
+  const { bottom } = SECTION;
+  return (
+    <Link to={to} aria-label={says} data-touching={severity}>
+      <title>{says}</title>
+      <rect x={at - 8} y={bottom - 20} width="16" height="16" fill="#fff" stroke="var(--color-ink)" strokeWidth="0.8" />
+      <g transform={`translate(${at - 5} ${bottom - 17})`}>
+        <SeverityMark severity={severity} size={10} />
+      </g>
+    </Link>
   );
 }

@@ -31,7 +31,7 @@ export function Contacts({ sheet }: { sheet: Sheet }) {
               <td className="pr-2">
                 {c.reason} {c.remedy && <i>{c.remedy}</i>}
               </td>
-              <td>{c.where.join('; ')}</td>
+              <td>{c.where.map((w) => w.title).join('; ')}</td>
             </tr>
           ))}
         </tbody>

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState, type KeyboardEvent } from 'react';
 import { useSearchParams } from 'react-router';
 import { ulid } from 'ulid';
-import { useMaterials, useProjectId } from '../../api/hooks';
+import { useContacts, useMaterials, useProjectId } from '../../api/hooks';
 import { address } from '../../api/paths';
 import { useLive } from '../../api/live';
 import type { Assembly, Control, Doc, Layer, Material } from '../../api/types';
@@ -39,6 +39,7 @@ export function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list
   const { thread } = useThread();
   const [params] = useSearchParams();
   const materialList = useMaterials();
+  const contacts = useContacts(null).data?.contacts ?? [];
   const materials = useMemo(() => new Map((materialList.data ?? []).map((m) => [m.id, m])), [materialList.data]);
   const assembly = draft.content;
   const [selected, setSelected] = useState<number | null>(null);
@@ -167,6 +168,23 @@ export function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list
       },
     },
   });
+  const touching = contacts
+    .filter((c) => c.severity !== 'pass')
+    .flatMap((c) =>
+      assembly.layers.flatMap((layer, edge) =>
+        c.places.includes(`assemblies/${assembly.id}/layers/${layer.id}`)
+          ? [
+              {
+                id: c.id,
+                edge,
+                severity: c.severity,
+                says: `${c.a_name}, ${c.b_name}: ${c.verdict}`,
+                to: `/p/${project}/contacts?pair=${encodeURIComponent(c.id)}`,
+              },
+            ]
+          : [],
+      ),
+    );
   return (
     <Frame
       sheet={`2 Assembly ${assembly.id}`}
@@ -200,6 +218,7 @@ export function AssemblySheet({ doc, list, mayEdit }: { doc: Doc<Assembly>; list
           <Section
             {...{ assembly, figures, materials, units, thread }}
             selected={at}
+            touching={touching}
             onSelect={setSelected}
             onKeyDown={keyDown}
             {...(mayEdit ? { onMove: place } : {})}

@@ -20,7 +20,7 @@ export default function Contacts() {
   const sheet = useContacts(month);
   const project = useProjectId();
   const [search] = useSearchParams();
-  const [chosen, setChosen] = useState<string | null>(null);
+  const [chosen, setChosen] = useState<string | null>(search.get('pair'));
   const [asked, setAsked] = useState<PairAnswer | null>(null);
   const [all, setAll] = useState(false);
   const contacts = sheet.data?.contacts ?? [];

@@ -1,5 +1,8 @@
+import { Link } from 'react-router';
+import { useProjectId } from '../../api/hooks';
 import type { PairAnswer } from '../../api/types';
 import { WAYS } from '../../material/ways';
+import { placeOf } from '../../ui/findings';
 import { SeverityMark, severityColour } from '../../ui/severity';
 
 const CLEARS: Record<PairAnswer['clears'][number]['kind'], string> = {
@@ -11,6 +14,7 @@ const CLEARS: Record<PairAnswer['clears'][number]['kind'], string> = {
 
 /** What comes of a pair: why, by which rule, what clears it, and where it is. */
 export function Pair({ pair }: { pair: PairAnswer }) {
+  const project = useProjectId();
   return (
     <section data-pair={pair.verdict}>
       <h2 className={`flex gap-2 text-[15px] font-bold ${severityColour(pair.severity)}`}>
@@ -41,7 +45,9 @@ export function Pair({ pair }: { pair: PairAnswer }) {
           <h3 className="border-t border-hair pt-2 font-semibold">Where</h3>
           <ul className="pb-1">
             {pair.where.map((w) => (
-              <li key={w}>{w}</li>
+              <li key={w.place}>
+                <Link to={placeOf(project, w.place)}>{w.title}</Link>
+              </li>
             ))}
           </ul>
         </>
