@@ -40,11 +40,8 @@ $views = [
         '[data-drawing=unfolded]',
         'document.querySelector("[data-step=\\"7\\"]").click(); [...document.querySelectorAll("button")].find((b) => b.textContent.startsWith("run the rain")).click()',
     ],
-    'two-planes' => [
-        'sequences/o2',
-        '[data-drawing=unfolded]',
-        '[...document.querySelectorAll("button")].find((b) => b.textContent.startsWith("run the rain")).click()',
-    ],
+    'contacts' => ['contacts', '[data-contact]', 'document.querySelector("[data-contact]").click()'],
+    'others' => ['others', 'main ul li', null],
     'cards' => [
         'sequences/o4/cards',
         '[data-card]',
@@ -65,7 +62,6 @@ $views = [
         '[data-drawing=unfolded]',
         '[["4"],["6"],["mm"]].forEach(([k]) => document.querySelector(`button[aria-label="${k}"]`).click())',
     ],
-    'phone-faults' => ['site/faults', '[data-fault]', null],
 ];
 foreach ($views as $name => $view) {
     [$path, $wait, $script] = $view;

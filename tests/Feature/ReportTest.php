@@ -192,6 +192,7 @@ it(
             ->toEqual(
                 array_diff_key($this->getJson("/api/projects/{$project->id}/assessment?units=si")->json(), [
                     'details' => true,
+                    'contacts' => true,
                 ]),
             );
 
@@ -215,6 +216,7 @@ it(
             ->toEqual(
                 array_diff_key($this->getJson("/api/projects/{$project->id}/assessment?units=si")->json(), [
                     'details' => true,
+                    'contacts' => true,
                 ]),
             );
 
