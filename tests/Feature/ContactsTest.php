@@ -55,7 +55,10 @@ it('gives the schedule as CSV, and the list for others on site', function () {
         ->and($csv->getContent())
         ->toStartWith('severity,verdict,a,how,b');
     $others = $this->getJson("{$this->path}/others")->assertOk()->json();
-    expect(array_column($others['framer'], 'what'))->toContain('opening', 'straps')->and($others['temporary'])->toBe([]);
+    expect(array_column($others['framer'], 'what'))
+        ->toContain('opening', 'straps')
+        ->and($others['temporary'])
+        ->toBe([]);
     $tie = [
         'id' => 't1',
         'title' => 'Scaffold, lake side',

@@ -24,7 +24,7 @@ final readonly class Contact
         return $this->judged->verdict->severity($this->touch->how);
     }
 
-    /** What is told of it as a finding: what fails, in its first place. A pair that is only asked about is not there. */
+    /** What is told of it as a finding: what fails, in its first place. What is only asked about is not built. */
     public function finding(): ?Finding
     {
         if ($this->severity() !== Severity::Fail || str_starts_with($this->places[0], AskedPair::SECTION)) {

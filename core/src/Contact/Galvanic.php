@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Apron\Contact;
 
-/** Two metals that touch: how far they stand apart in the series, how wet it is there, and how much of each there is. */
+/** Two metals that touch: how far apart in the series, how wet it is there, and how much of each there is. */
 final class Galvanic
 {
     /** V beyond what a place bears from which it is no longer enough to keep them apart by care. */

@@ -16,6 +16,8 @@ use Apron\Rules\Source;
  */
 final class Resolver
 {
+    private const DRY = 'Dry the face, or a product whose sheet takes a damp one.';
+
     public static function judge(Touch $touch): Judged
     {
         $rules = ContactRules::standing();
@@ -169,10 +171,11 @@ final class Resolver
         }
         if ($c->damp && ! $damp) {
             // Polyurethane cures with water: too much of it foams.
-            $found[] = $own->dampFace === null && in_array($sticks, [Sticks::Polyurethane, Sticks::FluidPolyurethane], true)
+            $foams = in_array($sticks, [Sticks::Polyurethane, Sticks::FluidPolyurethane], true);
+            $found[] = $own->dampFace === null && $foams
                 ? self::saying(ContactVerdict::TestFirst, 'condition.damp', 'It foams with water on the face.',
-                    'Dry the face, or a product whose sheet takes a damp one.')
-                : $no('damp', 'The face is damp, and it takes none.', 'Dry the face, or a product whose sheet takes a damp one.');
+                    self::DRY)
+                : $no('damp', 'The face is damp, and it takes none.', self::DRY);
         }
         if ($c->surfaceC !== null && $c->surfaceC < $low) {
             $found[] = $no('cold', "The face is colder than the $low °C it may be laid at.",
@@ -182,7 +185,7 @@ final class Resolver
             $found[] = $no('hot', "The face is hotter than the $high °C it may be laid at.", 'Shade it, or early in the day.');
         }
         if ($c->serviceC !== null && ($c->serviceC > $hot || $c->serviceC < $cold)) {
-            $found[] = $no('service', "It bears $cold to $hot °C in service.", 'A product rated for the temperature there.');
+            $found[] = $no('service', "It bears $cold to $hot °C in service.", 'A product rated for the heat there.');
         }
 
         return $found;

@@ -31,8 +31,7 @@ final class ContactSheet
     }
 
     /**
-     * @param  int|null  $month  1 to 12: as it is when laid on faces at the mean of that month's air; null whenever it is
-     *   warm and dry enough
+     * @param  int|null  $month  1 to 12: as it is when laid on faces at the mean of that month's air; null for any
      * @return array{contacts: list<array<string, mixed>>, months: list<float>}
      */
     public static function of(Project $project, ?int $month = null): array

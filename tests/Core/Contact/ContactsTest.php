@@ -167,7 +167,12 @@ it('tells a pair that is asked about, with its place, and makes no finding of a 
     ]);
     $contact = contactsOf($asked)['asked.q1'];
     expect($contact->toArray())
-        ->toMatchArray(['verdict' => 'corrodes', 'severity' => 'fail', 'places' => ['asked/q1'], 'how' => 'drains-onto'])
+        ->toMatchArray([
+            'verdict' => 'corrodes',
+            'severity' => 'fail',
+            'places' => ['asked/q1'],
+            'how' => 'drains-onto',
+        ])
         ->and(array_filter($asked->findings, fn ($f): bool => str_starts_with($f->code, 'contact.')))
         ->toBe([]);
 });
@@ -230,8 +235,9 @@ it('clears a bad pair by changes that it has tried', function () {
     $pvc = new Touch($catalogue->find('membrane-pvc'), $catalogue->find('xps'), How::Touches);
     foreach (Remedies::of($pvc, $catalogue->all()) as $remedy) {
         expect($remedy['kind'])->toBe('between');
-        foreach ([new Touch($pvc->a, $remedy['with'], How::Touches), new Touch($remedy['with'], $pvc->b, How::Touches)] as $t) {
-            expect(Resolver::judge($t)->verdict)->toBe(ContactVerdict::NotNeeded);
+        foreach ([$pvc->a, $pvc->b] as $one) {
+            $beside = new Touch($one, $remedy['with'], How::Touches);
+            expect(Resolver::judge($beside)->verdict)->toBe(ContactVerdict::NotNeeded);
         }
     }
     expect(Remedies::of($pvc, $catalogue->all()))->not->toBe([]);
@@ -245,7 +251,7 @@ it('says what cannot be laid in a month of the climate', function () {
     $verdict = fn (?int $month): string => array_column(ContactSheet::of($cold, $month)['contacts'], 'verdict', 'id')[
         'membrane-sbs.bonded.glass-mat-gypsum.dry'
     ];
-    expect($verdict(null))->toBe('prime first')->and($verdict(1))->toBe('no bond')->and($verdict(6))->toBe('prime first');
+    expect(array_map($verdict, [null, 1, 6]))->toBe(['prime first', 'no bond', 'prime first']);
 });
 
 it('writes its schedule as CSV that no spreadsheet reckons', function () {
@@ -290,10 +296,24 @@ it('keeps what is said of a product, and what is asked, out and in again', funct
                 'sd_m' => 1,
                 'sticks' => 'acrylic',
                 'faces' => ['outer' => 'foil'],
-                'product' => ['application_c' => [-18, 50], 'primer_on' => [], 'roll_m' => [0.1, 25], 'cure' => 'neutral'],
+                'product' => [
+                    'application_c' => [-18, 50],
+                    'primer_on' => [],
+                    'roll_m' => [0.1, 25],
+                    'cure' => 'neutral',
+                ],
             ],
         ],
-        'asked' => [['id' => 'q1', 'a' => 'x', 'b' => 'xps', 'how' => 'lapped', 'wet_place' => false, 'a_over_b' => false]],
+        'asked' => [
+            [
+                'id' => 'q1',
+                'a' => 'x',
+                'b' => 'xps',
+                'how' => 'lapped',
+                'wet_place' => false,
+                'a_over_b' => false,
+            ],
+        ],
     ])->project;
     $once = Apron\Project\ProjectFormat::write($file);
     $again = Apron\Project\ProjectFormat::parse($once, new Catalogue);

@@ -16,8 +16,8 @@ use Apron\Trace\Outcome;
 
 /**
  * Exterior insulation beside a buck that is as deep as the board: the unit stands out in the insulation, all that is
- * dressed is dressed on the buck and the plane behind, and the boards are cut to the buck and set last. Their joint with
- * it stays open at the foot.
+ * dressed is dressed on the buck and the plane behind, and the boards are cut to the buck and set last. Their joint
+ * with it stays open at the foot.
  */
 final class BoardBesideBuck extends Part
 {
