@@ -19,6 +19,7 @@ use Apron\Project\Project as CoreProject;
 use Apron\Project\Section\AssembliesSection;
 use Apron\Project\Section\BriefSection;
 use Apron\Project\Section\MaterialsSection;
+use Apron\Project\Section\SystemsSection;
 use Apron\Project\Told;
 use Apron\Quantity\UnitSystem;
 use Apron\Rules\Edition;
@@ -161,7 +162,12 @@ final class KeptAssessment
                 $b->key,
             ],
         );
-        $brief = array_column($documents, 'hash', 'kind')[(new BriefSection)->kind()] ?? '';
+        // The brief, and the systems that settle what touches: all else is said under them.
+        $over = [(new BriefSection)->kind(), (new SystemsSection)->kind()];
+        $brief = implode(
+            ' ',
+            array_column(array_filter($documents, fn (\stdClass $d): bool => in_array($d->kind, $over, true)), 'hash'),
+        );
         $materials = self::stoodOn($documents);
         $kept = $this->rows->parts($project, $units);
         $parts = $stale = [];

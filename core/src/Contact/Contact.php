@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Apron\Contact;
 
+use Apron\Material\Material;
 use Apron\Rules\Finding;
 use Apron\Rules\Severity;
+use Apron\Rules\Source;
 
 /** A touch with what comes of it, and every place of the project where it is. */
 final readonly class Contact
@@ -16,6 +18,8 @@ final readonly class Contact
         public Touch $touch,
         public Judged $judged,
         public array $places,
+        /** @var array{System, Material}|null a system that one of the two belongs to, and the other that does not */
+        public ?array $stranger = null,
     ) {
     }
 
@@ -24,13 +28,43 @@ final readonly class Contact
         return $this->judged->verdict->severity($this->touch->how);
     }
 
-    /** What is told of it as a finding: what fails, in its first place. What is only asked about is not built. */
-    public function finding(): ?Finding
+    /**
+     * What is told of it as findings, in its first place: what fails, and what a system loses by a stranger. What is
+     * only asked about is not built.
+     *
+     * @return list<Finding>
+     */
+    public function findings(): array
     {
-        if ($this->severity() !== Severity::Fail || str_starts_with($this->places[0], AskedPair::SECTION)) {
-            return null;
+        if (str_starts_with($this->places[0], AskedPair::SECTION)) {
+            return [];
         }
 
+        return [
+            ...$this->severity() === Severity::Fail ? [$this->failing()] : [],
+            ...$this->stranger === null ? [] : [$this->strange(...$this->stranger)],
+        ];
+    }
+
+    private function strange(System $system, Material $stranger): Finding
+    {
+        return new Finding(
+            'contact.stranger',
+            Severity::Caution,
+            $this->places[0],
+            [
+                'stranger' => $stranger->name,
+                'other' => $stranger === $this->touch->a ? $this->touch->b->name : $this->touch->a->name,
+                'system' => $system->name,
+                'by' => $system->by,
+            ],
+            Source::commonPractice("the system {$system->name}, by $system->by"),
+            $this->id,
+        );
+    }
+
+    private function failing(): Finding
+    {
         $code = match ($this->judged->verdict) {
             ContactVerdict::Attacks => 'contact.attacks',
             ContactVerdict::Corrodes => 'contact.corrodes',
@@ -69,6 +103,7 @@ final readonly class Contact
             'remedy' => $this->judged->do,
             'source' => ['kind' => $this->judged->source->kind->value, 'name' => $this->judged->source->name],
             'places' => $this->places,
+            'stranger_to' => $this->stranger[0]->id ?? null,
         ];
     }
 }

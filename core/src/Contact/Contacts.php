@@ -18,6 +18,10 @@ final class Contacts
     /** @var list<Contact>|null worst first */
     private ?array $all = null;
 
+    public function __construct(private readonly Systems $systems = new Systems)
+    {
+    }
+
     /** @param  string|null  $id  where it has one of its own: a pair that was asked about */
     public function add(Touch $touch, string $place, ?string $id = null): void
     {
@@ -39,10 +43,19 @@ final class Contacts
         }
     }
 
+    /** The same touches, as the systems of a project have them. */
+    public function in(Systems $systems): self
+    {
+        $in = new self($systems);
+        $in->found = $this->found;
+
+        return $in;
+    }
+
     /** The same touches as they are laid on faces at a temperature, °C. */
     public function at(float $surfaceC): self
     {
-        $at = new self;
+        $at = new self($this->systems);
         foreach ($this->found as $id => [$touch, $places]) {
             $at->found[$id] = [$touch->how->sticks() ? $touch->at($surfaceC) : $touch, $places];
         }
@@ -64,7 +77,13 @@ final class Contacts
         if ($this->all === null) {
             $all = [];
             foreach ($this->found as $id => [$touch, $places]) {
-                $all[] = new Contact((string) $id, $touch, Resolver::judge($touch), $places);
+                $all[] = new Contact(
+                    (string) $id,
+                    $touch,
+                    Resolver::judge($touch, $this->systems),
+                    $places,
+                    $this->systems->stranger($touch),
+                );
             }
             usort(
                 $all,
@@ -77,9 +96,9 @@ final class Contacts
         return $this->all;
     }
 
-    /** @return list<Finding> of those that fail */
+    /** @return list<Finding> of those that fail, and of strangers to a system */
     public function findings(): array
     {
-        return array_values(array_filter(array_map(fn (Contact $c): ?Finding => $c->finding(), $this->all())));
+        return array_merge(...array_map(fn (Contact $c): array => $c->findings(), $this->all()));
     }
 }

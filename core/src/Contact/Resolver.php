@@ -18,10 +18,10 @@ final class Resolver
 {
     private const DRY = 'Dry the face, or a product whose sheet takes a damp one.';
 
-    public static function judge(Touch $touch): Judged
+    public static function judge(Touch $touch, Systems $systems = new Systems): Judged
     {
         $rules = ContactRules::standing();
-        $tested = self::tested($touch);
+        $tested = self::tested($touch) ?? self::settled($touch, $systems->settling($touch));
         $found = [
             ...$tested === null ? self::chemical($touch, $rules) : [],
             ...$touch->how->sticks() ? self::bond($touch, $rules, $tested) : [],
@@ -58,6 +58,19 @@ final class Resolver
         }
 
         return null;
+    }
+
+    private static function settled(Touch $touch, ?System $system): ?Judged
+    {
+        return $system === null
+            ? null
+            : new Judged(
+                $touch->how->sticks() ? ContactVerdict::Bonds : ContactVerdict::NotNeeded,
+                "system.$system->id",
+                "Both belong to {$system->name}: $system->by says so.",
+                '',
+                Source::commonPractice("the system {$system->name}, by $system->by"),
+            );
     }
 
     /** @return list<Judged> */

@@ -20,7 +20,7 @@ final class ContactSheet
 
     public static function contacts(Project $project): Contacts
     {
-        $all = new Contacts;
+        $all = new Contacts($project->systems());
         foreach ($project->sections->lists() as $section) {
             foreach ($section->touching($project) as $touching) {
                 $all->join($touching);

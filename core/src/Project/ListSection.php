@@ -111,7 +111,10 @@ abstract class ListSection implements DocumentSection
     public function touching(Project $project): array
     {
         return array_values(
-            array_map(fn (object $row): Contacts => $this->contacts($project, $row), $this->rows($project)),
+            array_map(
+                fn (object $row): Contacts => $this->contacts($project, $row)->in($project->systems()),
+                $this->rows($project),
+            ),
         );
     }
 
@@ -240,7 +243,10 @@ abstract class ListSection implements DocumentSection
                 : [];
 
         return new Told(
-            [...$assessed?->findings() ?? [], ...$this->contacts($project, $row)->findings()],
+            [
+                ...$assessed?->findings() ?? [],
+                ...$this->contacts($project, $row)->in($project->systems())->findings(),
+            ],
             $figures,
             array_map(strval(...), array_keys($this->materials($row))),
             $this->checks($project, $row),

@@ -6,6 +6,7 @@ namespace Apron\Project;
 
 use Apron\Assembly\Assembly;
 use Apron\Brief\Brief;
+use Apron\Contact\Systems;
 use Apron\Crew\Training;
 use Apron\Detail\Detail;
 use Apron\Inspection\SiteEvent;
@@ -18,6 +19,7 @@ use Apron\Project\Section\BriefSection;
 use Apron\Project\Section\DetailsSection;
 use Apron\Project\Section\OpeningsSection;
 use Apron\Project\Section\SiteSection;
+use Apron\Project\Section\SystemsSection;
 use Apron\Project\Section\TrainingSection;
 
 /**
@@ -79,6 +81,12 @@ final readonly class Project
     {
         /** @var T */
         return $this->values[$section];
+    }
+
+    /** What is warranted together in it. */
+    public function systems(): Systems
+    {
+        return new Systems(array_values($this->of(SystemsSection::class)));
     }
 
     /** @return array<string, Material> what it is made of, by id */

@@ -12,6 +12,7 @@ use Apron\Project\Section\DetailsSection;
 use Apron\Project\Section\MaterialsSection;
 use Apron\Project\Section\OpeningsSection;
 use Apron\Project\Section\SiteSection;
+use Apron\Project\Section\SystemsSection;
 use Apron\Project\Section\TrainingSection;
 
 /**
@@ -23,6 +24,7 @@ final readonly class Sections
     private const USUAL = [
         BriefSection::class,
         MaterialsSection::class,
+        SystemsSection::class,
         AssembliesSection::class,
         DetailsSection::class,
         OpeningsSection::class,

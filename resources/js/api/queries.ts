@@ -19,6 +19,7 @@ const LISTS = {
   detail: 'details',
   opening: 'openings',
   asked: 'asked',
+  system: 'systems',
   acceptance: 'acceptances',
 } as const;
 

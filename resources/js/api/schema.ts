@@ -1232,6 +1232,16 @@ export interface components {
             /** @description the first lies on the second; true where it is not said */
             a_over_b?: boolean;
         };
+        /** @description products that were tested, or are warranted, together */
+        System: {
+            id: string;
+            name: string;
+            /** @description who says so */
+            by: string;
+            /** @enum {string} */
+            plane?: "water" | "air" | "vapour" | "heat";
+            products: string[];
+        };
         /** Apron project file, version 1 */
         ProjectFile: {
             /** @constant */
@@ -1241,6 +1251,7 @@ export interface components {
             indoor?: components["schemas"]["IndoorAir"];
             conditions?: components["schemas"]["Condition"][];
             materials?: components["schemas"]["Material"][];
+            systems?: components["schemas"]["System"][];
             assemblies?: components["schemas"]["Assembly"][];
             details?: components["schemas"]["Detail"][];
             openings?: components["schemas"]["ScheduledOpening"][];
@@ -1523,6 +1534,8 @@ export interface components {
                 remedy: string;
                 source: Record<string, never>;
                 places: string[];
+                /** @description the system that one of the two is a stranger to */
+                stranger_to: string | null;
             }[];
         };
         Document: {
@@ -1998,6 +2011,8 @@ export interface components {
                 with: string | null;
                 name: string | null;
             }[];
+            /** @description the system that one of the two is a stranger to */
+            stranger_to: string | null;
         };
         ContactSheet: {
             contacts: components["schemas"]["PairAnswer"][];
@@ -2028,6 +2043,16 @@ export interface components {
                 key: string;
                 revision: number;
                 content: components["schemas"]["Material"];
+                /** @description the id that its last save was sent with */
+                save: string | null;
+                /** @description why it can no longer be read */
+                broken: string | null;
+            }[];
+            systems: {
+                kind: string;
+                key: string;
+                revision: number;
+                content: components["schemas"]["System"];
                 /** @description the id that its last save was sent with */
                 save: string | null;
                 /** @description why it can no longer be read */

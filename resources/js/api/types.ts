@@ -30,6 +30,7 @@ export type Drill = Schemas['Drill'];
 export type DrillRun = Schemas['DrillRun'];
 export type RainStrip = Schemas['RainStrip'];
 export type SiteSheet = Schemas['SiteSheet'];
+export type System = Schemas['System'];
 export type AskedPair = Schemas['AskedPair'];
 export type PairAnswer = Schemas['PairAnswer'];
 export type ContactSheet = Schemas['ContactSheet'];

@@ -20,6 +20,7 @@ type Chapter = FC<{ sheet: Sheet }>;
 const BY_SECTION: Record<Exclude<keyof ProjectFile, 'format' | 'catalogue'>, Chapter | null> = {
   project: null,
   materials: null,
+  systems: null,
   climate: Brief,
   indoor: null,
   conditions: null,

@@ -9,7 +9,7 @@ import { Dialog } from './Dialog';
 import { forgetDraft } from './draft';
 
 interface Props {
-  kind: 'assembly' | 'detail' | 'opening' | 'material';
+  kind: 'assembly' | 'detail' | 'opening' | 'material' | 'asked' | 'system';
   id: string;
   /** the revision that is looked at: one that somebody else changed meanwhile is not removed unseen */
   revision: number;

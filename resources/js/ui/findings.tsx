@@ -19,6 +19,7 @@ const SCREENS: Partial<Record<keyof ProjectFile, Screen>> = {
     row: (id, kind, part) => `assemblies/${id}${kind === 'layers' ? `?layer=${encodeURIComponent(part ?? '')}` : ''}`,
   },
   asked: { step: 'contacts', row: () => 'contacts' },
+  systems: { step: 'contacts', row: () => 'contacts' },
   details: { step: 'sequences', row: (id) => `sequences/${id}` },
   site: { step: 'site', row: (id, kind) => `site/${id === 'faults' ? 'faults' : `check/${kind}`}` },
 };

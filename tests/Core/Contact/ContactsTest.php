@@ -397,3 +397,36 @@ it('lets nothing touch that something lies between, and beds metal in a bead by 
         ->and(array_filter(array_keys($contacts), fn ($id): bool => str_contains($id, 'aluminium.touches')))
         ->toBe([]);
 });
+
+it('settles what a system has in it, and tells what a stranger there voids', function () {
+    $project = fn (array $products): Assessment => touchingProject([
+        'systems' => [
+            ['id' => 's1', 'name' => 'One wall', 'by' => 'its maker', 'plane' => 'water', 'products' => $products],
+        ],
+        'openings' => [
+            [
+                'id' => 'o1',
+                'title' => 'O',
+                'generator' => 'flanged-unit-in-self-adhered',
+                'between' => ['w1'],
+                'parameters' => ['width_mm' => 900, 'height_mm' => 1200],
+            ],
+        ],
+    ]);
+    // A strip of acrylic over a membrane of bitumen is to be tested, but where somebody warrants the two together.
+    $with = $project(['membrane-sbs', 'flashing-strip', 'flashing-formable']);
+    $pair = contactsOf($with)['membrane-sbs.bonded.flashing-strip'];
+    expect([$pair->judged->verdict, $pair->judged->rule])
+        ->toBe([ContactVerdict::Bonds, 'system.s1'])
+        ->and(array_filter($with->findings, fn ($f): bool => $f->code === 'contact.stranger'))
+        ->toBe([]);
+    $without = $project(['membrane-sbs']);
+    $strange = array_values(array_filter($without->findings, fn ($f): bool => $f->code === 'contact.stranger'));
+    expect(array_unique(array_map(fn ($f): string => $f->figures['stranger'], $strange)))
+        ->toContain('Self-adhered flashing strip, acrylic')
+        // Sheathing is what a system is laid on.
+        ->not->toContain('Glass-mat gypsum sheathing')
+        ->and(contactsOf($without)['membrane-sbs.bonded.flashing-strip']->toArray()['stranger_to'])
+        ->toBe('s1');
+    expect(fn () => $project(['no-such-thing']))->toThrow(FileRefused::class, '/systems/0/products/0');
+});

@@ -11,6 +11,7 @@ import { SeverityMark, severityColour } from '../../ui/severity';
 import { useUnits } from '../../ui/units';
 import { AskPair } from './AskPair';
 import { Pair } from './Pair';
+import { Systems } from './Systems';
 import { Triangle } from './Triangle';
 
 /** Every pair of materials that touch, worst first; and one that is asked about before anything is drawn. */
@@ -56,6 +57,7 @@ export default function Contacts() {
             asked about above before anything is drawn.
           </p>
         )}
+        <Systems />
         {contacts.length > 0 && (
           <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-6 border-t border-hair pt-3 max-lg:grid-cols-1">
             <Triangle {...{ contacts, chosen, choose: setChosen }} />

@@ -1,8 +1,9 @@
 import { Link } from 'react-router';
-import { useProjectId } from '../../api/hooks';
+import { useDocuments, useProjectId } from '../../api/hooks';
 import type { PairAnswer } from '../../api/types';
 import { WAYS } from '../../material/ways';
 import { placeOf } from '../../ui/findings';
+import { RemoveDocument } from '../../ui/RemoveDocument';
 import { SeverityMark, severityColour } from '../../ui/severity';
 
 const CLEARS: Record<PairAnswer['clears'][number]['kind'], string> = {
@@ -15,6 +16,8 @@ const CLEARS: Record<PairAnswer['clears'][number]['kind'], string> = {
 /** What comes of a pair: why, by which rule, what clears it, and where it is. */
 export function Pair({ pair }: { pair: PairAnswer }) {
   const project = useProjectId();
+  const documents = useDocuments();
+  const kept = documents.data?.asked.find((d) => `asked.${d.key}` === pair.id);
   return (
     <section data-pair={pair.verdict}>
       <h2 className={`flex gap-2 text-[15px] font-bold ${severityColour(pair.severity)}`}>
@@ -51,6 +54,18 @@ export function Pair({ pair }: { pair: PairAnswer }) {
             ))}
           </ul>
         </>
+      )}
+      {kept && documents.data?.may_edit && (
+        <p>
+          <RemoveDocument
+            kind="asked"
+            id={kept.key}
+            revision={kept.revision}
+            name={`${pair.a_name}, ${pair.b_name}`}
+            lost="It is a question; nothing stands on it."
+            after={`/p/${project}/contacts`}
+          />
+        </p>
       )}
       <p className="border-t border-hair pt-2 text-[11px] text-faint">
         {pair.source.name}. Rule {pair.rule}. By family: a product’s own data sheet and a test on the real face win.
