@@ -70,6 +70,7 @@ Route::middleware(['auth', 'auth.session', 'throttle:api'])->group(function (): 
                 Route::get('others', [SequenceController::class, 'others'])->middleware('budget:60');
                 Route::get('contacts', [ContactController::class, 'show'])->middleware('budget:60');
                 Route::get('contacts.csv', [ContactController::class, 'csv'])->middleware('budget:60');
+                Route::post('film', [ContactController::class, 'film']);
                 Route::post('contacts/ask', [ContactController::class, 'ask'])->middleware('budget:5');
                 Route::get('drills', [SequenceController::class, 'drills']);
                 Route::get('site', [SiteController::class, 'show']);

@@ -74,3 +74,25 @@ it('gives the schedule as CSV, and the list for others on site', function () {
         'closed' => null,
     ]);
 });
+
+it('works out a film, and refuses one of what is no coat', function () {
+    $film = ['material' => 'fluid-permeable', 'dry_mm' => 0.5, 'area_m2' => 90, 'on' => 'smooth'];
+    $this->postJson("{$this->path}/film", $film)->assertOk()->assertJson(['wet_mm' => 1.0, 'coats' => 1, 'packs' => null]);
+    $this->postJson("{$this->path}/film", ['material' => 'plywood'] + $film)
+        ->assertUnprocessable()
+        ->assertSee('no coat');
+    $this->postJson("{$this->path}/film", ['dry_mm' => 0] + $film)->assertUnprocessable();
+});
+
+it('judges all that touches anew when a system is named', function () {
+    $strange = fn (): int => count(
+        array_filter(
+            $this->getJson("{$this->path}/assessment?paths=none")->json('findings'),
+            fn (array $f): bool => $f['code'] === 'contact.stranger',
+        ),
+    );
+    expect($strange())->toBe(0);
+    $system = ['id' => 's1', 'name' => 'Wrap', 'by' => 'its maker', 'products' => ['polyolefin-wrap']];
+    $this->putJson("{$this->path}/documents/system/s1", ['revision' => 0, 'content' => $system])->assertOk();
+    expect($strange())->toBeGreaterThan(0);
+});

@@ -38,6 +38,7 @@ const ROUTES = [
     'POST api/projects/{project}/sequences/{key}/drill' => [401, 422, 422, 403],
     'GET api/projects/{project}/contacts' => [401, 200, 200, 403],
     'GET api/projects/{project}/contacts.csv' => [401, 200, 200, 403],
+    'POST api/projects/{project}/film' => [401, 422, 422, 403],
     'POST api/projects/{project}/contacts/ask' => [401, 422, 422, 403],
     'GET api/projects/{project}/others' => [401, 200, 200, 403],
     'GET api/projects/{project}/drills' => [401, 200, 200, 403],

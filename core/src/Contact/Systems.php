@@ -37,7 +37,8 @@ final readonly class Systems
      */
     public function stranger(Touch $touch): ?array
     {
-        if (! in_array($touch->how, [How::Bonded, How::Lapped, How::Pressed], true) || $this->settling($touch) !== null) {
+        $meant = in_array($touch->how, [How::Bonded, How::Lapped, How::Pressed], true);
+        if (! $meant || $this->settling($touch) !== null) {
             return null;
         }
         foreach ($this->all as $system) {

@@ -153,6 +153,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{project}/film": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a film takes: wet from dry, litres, packs, coats, and the vapour that it lets through. */
+        post: operations["film"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{project}/contacts.csv": {
         parameters: {
             query?: never;
@@ -2019,6 +2036,17 @@ export interface components {
             /** @description mean of the air by month, °C, January first; empty where the project has no climate */
             months: number[];
         };
+        Film: {
+            wet_mm: number;
+            dry_mm: number;
+            solids_pct: number;
+            coats: number;
+            litres: number;
+            packs: number | null;
+            readings: number;
+            least_reading_mm: number;
+            permeance_ng_pa_s_m2: number;
+        };
         BriefContent: {
             project: components["schemas"]["ProjectHead"];
             climate?: components["schemas"]["Climate"];
@@ -2387,6 +2415,37 @@ export interface operations {
                 };
             };
             /** @description no such material, or no such way of touching */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    film: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description wet film, litres, packs, gauge */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Film"];
+                };
+            };
+            /** @description a film or an area that makes no sense, or no coat */
             422: {
                 headers: {
                     [name: string]: unknown;

@@ -10,6 +10,7 @@ import { useKeys } from '../../ui/keys';
 import { SeverityMark, severityColour } from '../../ui/severity';
 import { useUnits } from '../../ui/units';
 import { AskPair } from './AskPair';
+import { Films } from './Films';
 import { Pair } from './Pair';
 import { Systems } from './Systems';
 import { Triangle } from './Triangle';
@@ -58,6 +59,7 @@ export default function Contacts() {
           </p>
         )}
         <Systems />
+        <Films />
         {contacts.length > 0 && (
           <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-6 border-t border-hair pt-3 max-lg:grid-cols-1">
             <Triangle {...{ contacts, chosen, choose: setChosen }} />

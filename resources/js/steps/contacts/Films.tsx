@@ -1,0 +1,111 @@
+import { useState } from 'react';
+import { useMaterials, useProjectId } from '../../api/hooks';
+import { useLive } from '../../api/live';
+import { address } from '../../api/paths';
+import { show } from '../../quantity/show';
+import { QuantityField } from '../../ui/QuantityField';
+import { useUnits } from '../../ui/units';
+
+const ON = { smooth: 'smooth sheathing', rough: 'strand board, glass mat', masonry: 'concrete, block' };
+const M2_FT2 = 10.7639;
+const L_GAL = 3.785412;
+
+/** A coat: wet film from dry, litres and packs, what the gauge must show, and the vapour that the film lets through. */
+export function Films() {
+  const project = useProjectId();
+  const { units } = useUnits();
+  const materials = useMaterials().data ?? [];
+  const coats = materials.filter((m) => m.family?.startsWith('fluid-'));
+  const [given, setGiven] = useState({ material: '', dry_mm: 0.5, area: '100', on: 'smooth', joints_m: '0' });
+  const material = given.material || (coats[0]?.id ?? '');
+  const [area, joints] = [Number(given.area), Number(given.joints_m)];
+  const said = material !== '' && area > 0 && joints >= 0;
+  const live = useLive<'/api/projects/{project}/film'>(
+    said
+      ? {
+          path: address('/api/projects/{project}/film', { project }),
+          body: {
+            material,
+            dry_mm: given.dry_mm,
+            area_m2: units === 'us' ? area / M2_FT2 : area,
+            on: given.on,
+            joints_m: units === 'us' ? joints * 0.3048 : joints,
+          },
+        }
+      : null,
+  );
+  const film = said && !live.old ? live.answer : undefined;
+  const litres = (l: number) => (units === 'us' ? `${(l / L_GAL).toFixed(1)} US gal` : `${l.toFixed(1)} L`);
+  return (
+    <details className="border-t border-hair py-1 text-[12px]" data-films>
+      <summary>films: how much of a coat</summary>
+      <div className="flex flex-wrap items-baseline gap-x-3 py-1">
+        <select aria-label="Coat" value={material} onChange={(e) => setGiven({ ...given, material: e.target.value })}>
+          {coats.map((m) => (
+            <option key={m.id} value={m.id}>
+              {m.name}
+            </option>
+          ))}
+        </select>
+        <QuantityField
+          label="dry film"
+          dimension="length"
+          value={given.dry_mm}
+          most={20}
+          width="5.5rem"
+          onChange={(v) => setGiven({ ...given, dry_mm: v })}
+        />
+        <label>
+          on{' '}
+          <select
+            aria-label="Coated face"
+            value={given.on}
+            onChange={(e) => setGiven({ ...given, on: e.target.value })}
+          >
+            {Object.entries(ON).map(([on, words]) => (
+              <option key={on} value={on}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label>
+          {units === 'us' ? 'ft²' : 'm²'}{' '}
+          <input
+            type="number"
+            aria-label="Area"
+            className="w-[5rem]"
+            value={given.area}
+            onChange={(e) => setGiven({ ...given, area: e.target.value })}
+          />
+        </label>
+        <label>
+          {units === 'us' ? 'ft of joints' : 'm of joints'}{' '}
+          <input
+            type="number"
+            aria-label="Joints"
+            className="w-[5rem]"
+            value={given.joints_m}
+            onChange={(e) => setGiven({ ...given, joints_m: e.target.value })}
+          />
+        </label>
+      </div>
+      {live.why !== null && said && (
+        <p role="alert" className="text-fail">
+          {live.why}
+        </p>
+      )}
+      {film && (
+        <p role="status" className="py-1">
+          <b>{show(film.wet_mm, 'length', units)} wet</b> for {show(film.dry_mm, 'length', units)} dry, at{' '}
+          {Math.round(film.solids_pct)} % solids, in {film.coats === 1 ? 'one coat' : `${film.coats} coats`}. {' '}
+          <b>{litres(film.litres)}</b>
+          {film.packs === null ? '' : `, ${film.packs} packs`}. {' '}
+          {film.readings} readings by gauge, none under {show(film.least_reading_mm, 'length', units)}, their mean the
+          film. {' '}Lets {show(film.permeance_ng_pa_s_m2, 'permeance', units)} through. Usual figures where no data
+          sheet says otherwise.
+        </p>
+      )}
+    </details>
+  );
+}
