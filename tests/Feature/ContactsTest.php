@@ -77,7 +77,9 @@ it('gives the schedule as CSV, and the list for others on site', function () {
 
 it('works out a film, and refuses one of what is no coat', function () {
     $film = ['material' => 'fluid-permeable', 'dry_mm' => 0.5, 'area_m2' => 90, 'on' => 'smooth'];
-    $this->postJson("{$this->path}/film", $film)->assertOk()->assertJson(['wet_mm' => 1.0, 'coats' => 1, 'packs' => null]);
+    $this->postJson("{$this->path}/film", $film)
+        ->assertOk()
+        ->assertJson(['wet_mm' => 1.0, 'coats' => 1, 'packs' => null]);
     $this->postJson("{$this->path}/film", ['material' => 'plywood'] + $film)
         ->assertUnprocessable()
         ->assertSee('no coat');

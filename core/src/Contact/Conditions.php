@@ -15,7 +15,7 @@ final readonly class Conditions
         public bool $frost = false,
         /** within reach of salt air or of de-icing salt */
         public bool $marine = false,
-        /** whether water lies or runs there; null where nobody has said, and then it is taken to */
+        /** whether water lies or runs there; null where nobody has said */
         public ?bool $wetPlace = null,
         /** the hottest it gets there, °C */
         public ?float $serviceC = null,

@@ -34,8 +34,11 @@ final class ContactRules
     /** @var array<string, float> V by family of metal */
     public readonly array $series;
 
-    /** @var array<string, float> V by place */
+    /** @var array<string, float> V by place, that two metals may stand apart */
     public readonly array $apart;
+
+    /** @var array<string, float> V by place, from which on no care keeps them */
+    public readonly array $far;
 
     public readonly Source $seriesSource;
 
@@ -59,6 +62,7 @@ final class ContactRules
         $this->usual = array_map(ProductFormat::read(...), $data->get('usual')->entries());
         $series = $data->get('series');
         [$this->series, $this->apart] = [$volts($series->get('index_v')), $volts($series->get('apart_v'))];
+        $this->far = $volts($series->get('far_v'));
         $source = $series->get('source');
         $this->seriesSource = Source::of(
             $source->get('kind')->oneOf(SourceKind::class),

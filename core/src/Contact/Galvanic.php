@@ -7,9 +7,6 @@ namespace Apron\Contact;
 /** Two metals that touch: how far apart in the series, how wet it is there, and how much of each there is. */
 final class Galvanic
 {
-    /** V beyond what a place bears from which it is no longer enough to keep them apart by care. */
-    private const FAR_V = 0.2;
-
     /** From this ratio of areas on, the one gives the other its whole current. */
     private const LARGE = 10.0;
 
@@ -23,10 +20,11 @@ final class Galvanic
             return null;
         }
         $apart = round(abs($va - $vb), 4);
-        $bears = $rules->apart[self::place($touch->conditions)];
+        $place = self::place($touch->conditions);
+        $bears = $rules->apart[$place];
         $verdict = match (true) {
             $apart <= $bears => ContactVerdict::NotNeeded,
-            $apart <= $bears + self::FAR_V => ContactVerdict::Separate,
+            $apart <= $rules->far[$place] => ContactVerdict::Separate,
             default => ContactVerdict::Corrodes,
         };
         $verdict = self::byArea($verdict, $va > $vb, $touch);
@@ -68,7 +66,11 @@ final class Galvanic
 
     private static function place(Conditions $conditions): string
     {
-        return $conditions->marine ? 'marine' : ($conditions->wetPlace === false ? 'dry' : 'wet');
+        return match (true) {
+            $conditions->marine => 'marine',
+            $conditions->wetPlace === null => 'unsaid',
+            default => $conditions->wetPlace ? 'wet' : 'dry',
+        };
     }
 
     /** @return list<How> ways of meeting in which metal lies on metal */

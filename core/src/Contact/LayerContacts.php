@@ -19,8 +19,8 @@ final class LayerContacts
         $plane = self::plane($assembly);
         $at = fn (Layer $layer): string => "assemblies/$assembly->id/layers/$layer->id";
         foreach ($assembly->layers as $i => $layer) {
-            // Inside of the plane that carries water it is dry, as long as that plane holds.
-            $conditions = new Conditions(wetPlace: $plane !== null && $i <= $plane ? false : null);
+            // Inside of the plane that carries water it is dry, as long as that plane holds; outside of it rain comes.
+            $conditions = new Conditions(wetPlace: $plane === null ? null : $i > $plane);
             $inner = $assembly->layers[$i - 1] ?? null;
             if ($inner !== null && self::solid($layer) && self::solid($inner)) {
                 $contacts->add(self::meeting($layer->material, $inner->material, $conditions), $at($layer));

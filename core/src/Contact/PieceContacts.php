@@ -42,7 +42,12 @@ final class PieceContacts
             foreach ($fastener->through as $through) {
                 $piece = $detail->piece($through);
                 if ($piece !== null && $fastener->material !== null) {
-                    $touch = new Touch($fastener->material, $piece->material, How::Fastened);
+                    $touch = new Touch(
+                        $fastener->material,
+                        $piece->material,
+                        How::Fastened,
+                        new Conditions(wetPlace: true),
+                    );
                     $contacts->add($touch, $place($piece));
                 }
             }
@@ -66,7 +71,8 @@ final class PieceContacts
         // A rod behind a bead is there so that the bead does not stick to it.
         $how = self::isBreaker($inner->material) || self::isBreaker($outer->material) ? How::Pressed : $how;
 
-        return new Touch($outer->material, $inner->material, $how);
+        // Water runs on all of it.
+        return new Touch($outer->material, $inner->material, $how, new Conditions(wetPlace: true));
     }
 
     private static function isBreaker(Material $material): bool

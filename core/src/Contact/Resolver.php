@@ -8,6 +8,7 @@ use Apron\Material\Family;
 use Apron\Material\Material;
 use Apron\Material\Product;
 use Apron\Material\Sticks;
+use Apron\Rules\RuleFigures;
 use Apron\Rules\Source;
 
 /**
@@ -22,12 +23,21 @@ final class Resolver
     {
         $rules = ContactRules::standing();
         $tested = self::tested($touch) ?? self::settled($touch, $systems->settling($touch));
+        if (self::isBreaker($touch->a) || self::isBreaker($touch->b)) {
+            return self::saying(ContactVerdict::NotNeeded, 'bond.breaker', 'It is there to be stuck to by nothing.', '');
+        }
         $found = [
             ...$tested === null ? self::chemical($touch, $rules) : [],
             ...$touch->how->sticks() ? self::bond($touch, $rules, $tested) : [],
         ];
 
         return $found === [] ? $tested ?? self::harmless() : Judged::worst(...$found);
+    }
+
+    /** A rod or a tape behind a bead. */
+    private static function isBreaker(Material $material): bool
+    {
+        return in_array($material->id, RuleFigures::of('checks')->list('bond_breakers'), true);
     }
 
     private static function harmless(): Judged

@@ -334,7 +334,16 @@ it('judges metals by place and area, and by the kin of a family that has no row'
             new Apron\Contact\Conditions(...$c),
         ),
     )->verdict->value;
-    expect($verdict('lead', 'aluminium', How::Touches))
+    // Aluminium bears galvanised steel but where water lies; copper it bears nowhere outdoors.
+    expect($verdict('aluminium', 'galvanised', How::Touches))
+        ->toBe('not needed')
+        ->and($verdict('aluminium', 'galvanised', How::Touches, wetPlace: true))
+        ->toBe('separate')
+        ->and($verdict('copper', 'aluminium', How::Touches))
+        ->toBe('corrodes')
+        ->and($verdict('copper', 'steel', How::Touches))
+        ->toBe('corrodes')
+        ->and($verdict('lead', 'aluminium', How::Touches))
         ->toBe('not needed')
         ->and($verdict('lead', 'aluminium', How::Touches, marine: true))
         ->toBe('separate')
@@ -349,6 +358,12 @@ it('judges metals by place and area, and by the kin of a family that has no row'
         ->toBe('corrodes')
         ->and($verdict('stainless', 'phenolic', How::Fastened))
         ->toBe('not needed');
+});
+
+it('wants no bond to what is there to break it', function () {
+    $catalogue = new Catalogue;
+    $touch = new Touch($catalogue->find('sealant-silicone'), $catalogue->find('backer-rod'), How::Bonded);
+    expect(Resolver::judge($touch)->verdict)->toBe(ContactVerdict::NotNeeded);
 });
 
 it('takes what somebody tested over a rule, and the adhesive over the family', function () {

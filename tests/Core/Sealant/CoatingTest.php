@@ -42,7 +42,10 @@ it('works out a coat from what stays of it, what it is laid on, its joints and i
         ->and($rough->coats())
         ->toBe(2);
     $said = new Coating($coat(['solids_pct' => 95, 'coverage_m2_l' => 2]), 0.5, 90.0);
-    expect($said->film->wetMm())->toEqualWithDelta(0.5 / 0.95, 1e-9)->and($said->litres())->toEqualWithDelta(50.0, 1e-9);
+    expect($said->film->wetMm())
+        ->toEqualWithDelta(0.5 / 0.95, 1e-9)
+        ->and($said->litres())
+        ->toEqualWithDelta(50.0, 1e-9);
 });
 
 it('lets vapour through by the film that is there', function () {
