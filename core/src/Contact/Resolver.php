@@ -24,7 +24,7 @@ final class Resolver
         $rules = ContactRules::standing();
         $tested = self::tested($touch) ?? self::settled($touch, $systems->settling($touch));
         if (self::isBreaker($touch->a) || self::isBreaker($touch->b)) {
-            return self::saying(ContactVerdict::NotNeeded, 'bond.breaker', 'It is there to be stuck to by nothing.', '');
+            return self::saying(ContactVerdict::NotNeeded, 'bond.breaker', 'Nothing is to stick to it.', '');
         }
         $found = [
             ...$tested === null ? self::chemical($touch, $rules) : [],
