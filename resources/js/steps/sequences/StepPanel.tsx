@@ -1,6 +1,7 @@
 import type { Detail, RainStrip, SequenceSheet } from '../../api/types';
 import { Least } from './Least';
 import { PieceEditor } from './PieceEditor';
+import { Touches } from './Touches';
 import { Oblique } from '../../drawing/Oblique';
 import { coverWords } from '../../drawing/StepCard';
 import { show } from '../../quantity/show';
@@ -140,6 +141,7 @@ export function StepPanel({
           </ul>
         </section>
       )}
+      {!chosen && <Touches sheet={sheet} step={step} />}
       {!chosen && step === 1 && sheet.framer.length > 0 && (
         <section className="border-t border-hair py-2" data-framer>
           <h3 className="font-semibold">Framed before it</h3>
