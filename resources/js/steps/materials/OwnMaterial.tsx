@@ -10,6 +10,7 @@ import { show } from '../../quantity/show';
 import { Dialog } from '../../ui/Dialog';
 import { useUnits } from '../../ui/units';
 import { OFFERED, titleOf } from '../../material/families';
+import { Laying, layingOf, productOf } from './Laying';
 
 const HEAT = { conductivity_w_mk: 'conductivity, W/(m·K)', resistance_m2k_w: 'R of the whole thickness' } as const;
 const VAPOUR = {
@@ -60,6 +61,7 @@ export function OwnMaterial({
     date: from?.source?.date ?? '',
   });
   const [sheds, setSheds] = useState(from?.sheds_water);
+  const [laying, setLaying] = useState(() => layingOf(from));
   const [why, setWhy] = useState<string | null>(null);
   const set = (key: keyof typeof texts) => (value: string) => setTexts((t) => ({ ...t, [key]: value }));
 
@@ -105,6 +107,9 @@ export function OwnMaterial({
           air_permeance_l_s_m2: texts.air.trim() === '' ? undefined : number(texts.air, null, 'air permeance'),
           density_kg_m3: texts.density.trim() === '' ? undefined : number(texts.density, null, 'density'),
           sheds_water: sheds,
+          adhesive: undefined,
+          sticks: laying.sticks || undefined,
+          product: productOf(laying, from?.product),
           catalogue: undefined,
           source: { kind: 'data-sheet', name: texts.sheet.trim(), date: texts.date.trim() },
         }).filter(([, v]) => v !== undefined),
@@ -200,6 +205,7 @@ export function OwnMaterial({
         <Line label="Density, kg/m³, if given">
           <input className="w-full" value={texts.density} onChange={(e) => set('density')(e.target.value)} />
         </Line>
+        <Laying laying={laying} change={setLaying} />
         <Line label="Sheds water">
           <select
             className="w-full"
