@@ -51,12 +51,15 @@ final class LayerContacts
 
     /**
      * The outer layer on the inner one: stuck where the outer has an adhesive or is laid wet, for that is on its inner
-     * side; and where the inner is foam that was sprayed onto the outer from behind.
+     * side; and where the inner is foam that was sprayed onto the outer from behind. Foam is not sprayed on wool: a
+     * batt goes in when it has cured.
      */
     public static function meeting(Material $outer, Material $inner, Conditions $conditions): Touch
     {
         $rules = ContactRules::standing();
-        $stuck = $rules->sticker($outer) !== null || $rules->sticker($inner) === Sticks::PolyurethaneFoam;
+        [$out, $in] = [$rules->sticker($outer), $rules->sticker($inner)];
+        $foamed = $out === Sticks::PolyurethaneFoam && $inner->family?->letsAirThrough === true;
+        $stuck = ($out !== null && ! $foamed) || $in === Sticks::PolyurethaneFoam;
 
         return new Touch($outer, $inner, $stuck ? How::Bonded : How::Touches, $conditions);
     }

@@ -20,6 +20,8 @@ use Apron\Material\Sticks;
 use Apron\Project\Assessment;
 use Apron\Project\ContactSheet;
 
+require_once __DIR__.'/../Judgement/Verdicts.php';
+
 /** A project with a wall, materials of its own and pairs that are asked about. */
 function touchingProject(array $more = [], array $layers = []): Assessment
 {
@@ -175,6 +177,32 @@ it('tells a pair that is asked about, with its place, and makes no finding of a 
         ])
         ->and(array_filter($asked->findings, fn ($f): bool => str_starts_with($f->code, 'contact.')))
         ->toBe([]);
+});
+
+it('takes foam for stuck to what it was sprayed on, and not to the batt that came after', function () {
+    $contacts = contactsOf(
+        touchingProject([], [
+            ['id' => 'b', 'material' => 'glass-wool-batt', 'thickness_mm' => 90],
+            ['id' => 'f', 'material' => 'spray-foam-closed', 'thickness_mm' => 50],
+            ['id' => 's', 'material' => 'plywood', 'thickness_mm' => 12],
+        ]),
+    );
+    expect($contacts)
+        ->toHaveKeys(['spray-foam-closed.touches.glass-wool-batt', 'plywood.bonded.spray-foam-closed'])
+        ->and($contacts['plywood.bonded.spray-foam-closed']->judged->verdict)
+        ->toBe(ContactVerdict::Bonds);
+});
+
+it('flags no contact of the walls of the table of verdicts', function () {
+    $fails = [];
+    foreach (Verdicts::cases() as $name => $case) {
+        foreach ((new Assessment(Verdicts::project($case)))->contacts->all() as $contact) {
+            if ($contact->severity()->value === 'fail') {
+                $fails[] = "$name: $contact->id";
+            }
+        }
+    }
+    expect($fails)->toBe([]);
 });
 
 it('makes a finding of what fails in a wall', function () {
