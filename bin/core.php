@@ -6,6 +6,7 @@ declare(strict_types=1);
 
 require __DIR__.'/lib/guard.php';
 
+use Apron\Contact\Contact;
 use Apron\Json\FileRefused;
 use Apron\Material\Catalogue;
 use Apron\Project\Assessment;
@@ -14,6 +15,7 @@ use Apron\Project\ProjectFormat;
 use Apron\Project\Section\AcceptancesSection;
 use Apron\Quantity\Display;
 use Apron\Rules\Finding;
+use Apron\Rules\Severity;
 use Apron\Rules\Words;
 
 /** @return array{Project, Assessment, Words} */
@@ -49,6 +51,18 @@ function table(Project $project, Assessment $assessment, Words $words): string
         );
     }
     $accepted = AcceptancesSection::byFinding($project);
+    $want = array_filter(
+        $assessment->contacts->all(),
+        fn (Contact $contact): bool => $contact->severity() !== Severity::Pass,
+    );
+    if ($want !== []) {
+        $lines[] = '';
+        $lines[] = count($want).' of '.count($assessment->contacts->all()).' pairs that touch want something:';
+        foreach ($want as $contact) {
+            $lines[] = "  {$contact->judged->verdict->value}: {$contact->touch->a->name} {$contact->touch->how->value} ".
+                "{$contact->touch->b->name}. {$contact->judged->why}";
+        }
+    }
     foreach ($assessment->findings as $finding) {
         if ($finding->under !== null) {
             continue;
