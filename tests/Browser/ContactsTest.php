@@ -40,3 +40,39 @@ it('asks a pair from anywhere by keyboard, keeps it, and shows what touches in t
         $browser->see('aside [data-pair=attacks]');
     });
 });
+
+it('takes another metal in the wall that has a bad pair, with one key', function () {
+    signedIn('consultant', function (Browser $browser): void {
+        $project = copyOfDemo($browser);
+        $wall = [
+            'id' => 'w9',
+            'name' => 'Copper on aluminium',
+            'kind' => 'wall',
+            'layers' => [
+                ['id' => 'l1', 'material' => 'plywood', 'thickness_mm' => 18],
+                ['id' => 'l2', 'material' => 'aluminium', 'thickness_mm' => 1],
+                ['id' => 'l3', 'material' => 'copper', 'thickness_mm' => 0.7],
+            ],
+        ];
+        $browser->driver->executeAsyncScript(
+            'const done = arguments[2]; const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]);'.
+                ' fetch(arguments[0], { method: "PUT", body: arguments[1], headers: { "Content-Type": "application/json",'.
+                ' Accept: "application/json", "X-XSRF-TOKEN": token } }).then((r) => done(r.status))',
+            [
+                "/api/projects/$project/documents/assembly/w9",
+                json_encode(['revision' => 0, 'content' => $wall]),
+            ],
+        );
+        $browser->open("/p/$project/contacts");
+        $browser->click('[data-contact="copper.touches.aluminium"]');
+        $browser->see('aside [data-pair=corrodes]');
+        button($browser, 'take it', WebDriverKeys::ENTER);
+        $browser->until(
+            'return document.querySelector("[data-contact=\"copper.touches.aluminium\"]") === null',
+            'the pair, gone',
+        );
+        $file = json_decode(fetched($browser, "/api/projects/$project/export.json"), true);
+        $layers = array_column($file['assemblies'], 'layers', 'id')['w9'];
+        expect($layers[2]['material'])->not->toBe('copper');
+    });
+});

@@ -1,4 +1,9 @@
+import { useMutation } from '@tanstack/react-query';
 import { Link } from 'react-router';
+import { ulid } from 'ulid';
+import { put, wordsOf } from '../../api/client';
+import { address } from '../../api/paths';
+import { documentSaved } from '../../api/queries';
 import { useDocuments, useProjectId } from '../../api/hooks';
 import type { PairAnswer } from '../../api/types';
 import { WAYS } from '../../material/ways';
@@ -17,6 +22,7 @@ const CLEARS: Record<PairAnswer['clears'][number]['kind'], string> = {
 export function Pair({ pair }: { pair: PairAnswer }) {
   const project = useProjectId();
   const documents = useDocuments();
+  const take = useTake(pair);
   const kept = documents.data?.asked.find((d) => `asked.${d.key}` === pair.id);
   return (
     <section data-pair={pair.verdict}>
@@ -36,12 +42,24 @@ export function Pair({ pair }: { pair: PairAnswer }) {
           <h3 className="border-t border-hair pt-2 font-semibold">What clears it, tried by the same rules</h3>
           <ul className="pb-1">
             {pair.clears.map((c) => (
-              <li key={`${c.kind} ${c.with}`}>
-                {CLEARS[c.kind]} {c.name}
+              <li key={`${c.kind} ${c.with}`} className="flex justify-between gap-2">
+                <span>
+                  {CLEARS[c.kind]} {c.name}
+                </span>
+                {c.kind === 'instead' && c.with !== null && take.possible && (
+                  <button className="act self-start" disabled={take.pending} onClick={() => take.instead(c.with ?? '')}>
+                    take it
+                  </button>
+                )}
               </li>
             ))}
           </ul>
         </>
+      )}
+      {take.why !== null && (
+        <p role="alert" className="text-fail">
+          {take.why}
+        </p>
       )}
       {pair.where.length > 0 && (
         <>
@@ -72,4 +90,44 @@ export function Pair({ pair }: { pair: PairAnswer }) {
       </p>
     </section>
   );
+}
+
+/**
+ * Another material in the place of the first, in every wall that has the pair. What it touches there is judged again as
+ * soon as it is saved; what an opening is made of is changed with its method.
+ */
+function useTake(pair: PairAnswer) {
+  const project = useProjectId();
+  const documents = useDocuments();
+  const walls = (documents.data?.assemblies ?? []).filter((doc) =>
+    doc.content.layers.some(
+      (layer) => layer.material === pair.a && pair.places.includes(`assemblies/${doc.key}/layers/${layer.id}`),
+    ),
+  );
+  const change = useMutation({
+    mutationFn: async (material: string) => {
+      for (const doc of walls) {
+        const layers = doc.content.layers.map((layer) =>
+          layer.material === pair.a && pair.places.includes(`assemblies/${doc.key}/layers/${layer.id}`)
+            ? { ...layer, material }
+            : layer,
+        );
+        const path = address('/api/projects/{project}/documents/{kind}/{key}', {
+          project,
+          kind: 'assembly',
+          key: doc.key,
+        });
+        documentSaved(
+          project,
+          await put(path, { revision: doc.revision, content: { ...doc.content, layers }, save: ulid() }),
+        );
+      }
+    },
+  });
+  return {
+    possible: (documents.data?.may_edit ?? false) && walls.length > 0,
+    pending: change.isPending,
+    why: change.isError ? wordsOf(change.error) : null,
+    instead: (material: string) => change.mutate(material),
+  };
 }
