@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Apron\Opening\Around;
 
 use Apron\Detail\CutSize;
-use Apron\Detail\Edges;
-use Apron\Detail\Patch;
 use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
@@ -32,16 +30,10 @@ final class BoardOutside extends Part
     {
         return [
             'edge_material' => 'aluminium',
-            self::boardIs($of).'_material' => 'mineral-wool-board',
+            BoardsRound::name($of).'_material' => 'mineral-wool-board',
             'strip_material' => 'flashing-strip',
             self::panIs($of).'_material' => 'flashing-formable',
         ];
-    }
-
-    /** A plane of boards has a material of its own by that name. */
-    private static function boardIs(Composition $of): string
-    {
-        return $of->has('plane', 'faced-sheathing') ? 'outer_board' : 'board';
     }
 
     /** The second pan is of what the pan is of, where that can be formed. */
@@ -80,7 +72,7 @@ final class BoardOutside extends Part
         return [
             $this->edge($in, 'head-edge', 'head-wedge-metal', 'reveal-head', $in->mm('height')),
             $this->headFlashing($in),
-            $this->boards($in),
+            BoardsRound::piece($in, 'outer-face', 0.0, $in->at('boards-round')),
             $this->edge($in, 'sill-edge', 'reveal-metal-edge', 'reveal-sill', 0.0),
             $this->secondPan($in),
         ];
@@ -110,34 +102,6 @@ final class BoardOutside extends Part
             ],
             PieceRole::HeadFlashing,
             new CutSize($w + 2 * $past, $upstand + $board - $from),
-        );
-    }
-
-    private function boards(Scheme $in): Piece
-    {
-        [$w, $h, $m, $step] = [$in->mm('width'), $in->mm('height'), $in->mm('margin'), $in->at('boards-round')];
-        $rects = [
-            'below' => [-$m, -$m, $w + $m, 0],
-            'left' => [-$m, 0, 0, $h],
-            'right' => [$w, 0, $w + $m, $h],
-            'above' => [-$m, $h, $w + $m, $h + $m],
-        ];
-
-        return new Piece(
-            'boards',
-            $in->material(self::boardIs($in->of)),
-            PieceKind::Board,
-            null,
-            false,
-            false,
-            $step,
-            null,
-            new Edges,
-            array_map(
-                fn (string $side): Patch => Lay::patch("boards.$side", 'outer-face', $rects[$side], ['b'], $step),
-                array_keys($rects),
-            ),
-            null,
         );
     }
 
