@@ -9,6 +9,7 @@ use App\Models\Project;
 use Apron\Acceptance\Acceptance;
 use Apron\Inspection\Check;
 use Apron\Inspection\CheckFormat;
+use Apron\Inspection\SiteEvent;
 use Apron\Inspection\SiteFindings;
 use Apron\Inspection\SiteSheet;
 use Apron\Json\Broken;
@@ -87,7 +88,7 @@ final class KeptAssessment
     public function checks(Project $project, UnitSystem $units): array
     {
         $checks = [];
-        foreach ($this->parts($project, $units) as $part) {
+        foreach ($this->parts($project, $units, true) as $part) {
             foreach ($part->checks as $told) {
                 /** @var AskingCheck $row */
                 $row = (array) $told;
@@ -101,7 +102,8 @@ final class KeptAssessment
     /** @return array<string, mixed> */
     private function together(Project $project, UnitSystem $units): array
     {
-        $parts = $this->parts($project, $units);
+        $events = SiteEvents::of($project);
+        $parts = $this->parts($project, $units, $events !== []);
         $figures = $findings = $checks = [];
         foreach ($parts as $name => $part) {
             $list = $this->stored->sections->ofKind(strtok($name, '/') ?: '') instanceof ListSection;
@@ -109,24 +111,21 @@ final class KeptAssessment
                 $figures[$key] = $list ? [...$figures[$key] ?? [], $said] : $said;
             }
             array_push($findings, ...$part->findings);
-            array_push($checks, ...$part->checks);
+            array_push($checks, ...$events === [] ? [] : $part->checks);
         }
-        array_push($findings, ...$this->ofSite($project, $checks, $units));
+        array_push($findings, ...$events === [] ? [] : $this->ofSite($events, $checks, $units));
         $told = Acceptance::mark(Assessment::worstFirst($findings), $this->stored->acceptances($project));
 
         return ['format' => Assessment::FORMAT] + $figures + ['findings' => $told];
     }
 
     /**
+     * @param  list<SiteEvent>  $events
      * @param  list<\stdClass>  $checks
      * @return list<mixed>
      */
-    private function ofSite(Project $project, array $checks, UnitSystem $units): array
+    private function ofSite(array $events, array $checks, UnitSystem $units): array
     {
-        $events = SiteEvents::of($project);
-        if ($events === []) {
-            return [];
-        }
         $words = new Words($units);
         $rows = [];
         foreach ($checks as $told) {
@@ -141,8 +140,11 @@ final class KeptAssessment
         );
     }
 
-    /** @return array<string, \stdClass> what is said of each document, in the order of the file, by kind and key */
-    private function parts(Project $project, UnitSystem $units): array
+    /**
+     * @param  bool  $checks  with the checks of each, which are four fifths of what is kept
+     * @return array<string, \stdClass> what is said of each document, in the order of the file, by kind and key
+     */
+    private function parts(Project $project, UnitSystem $units, bool $checks = false): array
     {
         // Plain rows, for there may be thousands and nothing but their hashes is looked at.
         $documents = $project
@@ -169,7 +171,7 @@ final class KeptAssessment
             array_column(array_filter($documents, fn (\stdClass $d): bool => in_array($d->kind, $over, true)), 'hash'),
         );
         $materials = self::stoodOn($documents);
-        $kept = $this->rows->parts($project, $units);
+        $kept = $this->rows->parts($project, $units, $checks);
         $parts = $stale = [];
         foreach ($documents as $document) {
             $name = "$document->kind/$document->key";
@@ -179,6 +181,9 @@ final class KeptAssessment
                 $row->hash === $this->hash($document->hash, $brief) &&
                 self::sameMaterials($row->materials, $materials);
             $parts[$name] = $fresh ? json_decode($row->content) : null;
+            if ($fresh && $checks) {
+                $parts[$name]->checks = json_decode($row->checks);
+            }
             if (! $fresh) {
                 $stale[] = $document->id;
             }
@@ -234,10 +239,13 @@ final class KeptAssessment
         $words = new Words($units);
         $rows = $parts = [];
         foreach ($documents as $document) {
-            [$said, $uses] = $this->said($core, $document, $words);
+            [$said, $checks, $uses] = $this->said($core, $document, $words);
             // Once through JSON, as what is kept comes back.
             $text = json_encode($said, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
-            $parts["$document->kind/$document->key"] = json_decode($text);
+            $checking = json_encode($checks, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+            $part = json_decode($text);
+            $part->checks = json_decode($checking);
+            $parts["$document->kind/$document->key"] = $part;
             $depends = [];
             $walls = $this->stored->sections->ofKind($document->kind)?->standsOn($document->decoded()) ?? [];
             foreach ([...$uses, ...array_map(self::wall(...), $walls)] as $id) {
@@ -249,6 +257,7 @@ final class KeptAssessment
                 'hash' => $this->hash($document->hash, $brief),
                 'materials' => json_encode((object) $depends, JSON_THROW_ON_ERROR),
                 'content' => $text,
+                'checks' => $checking,
             ];
         }
         $this->rows->keep($project, $units, $rows);
@@ -257,8 +266,8 @@ final class KeptAssessment
     }
 
     /**
-     * @return array{array<string, mixed>, list<string>} what is kept of one document, and the materials that it was
-     *   said of
+     * @return array{array<string, mixed>, list<AskingCheck>, list<string>} what is kept of one document, its checks, and
+     *   the materials that it was said of
      */
     private function said(CoreProject $core, Document $document, Words $words): array
     {
@@ -281,11 +290,10 @@ final class KeptAssessment
             $said = [
                 'findings' => $shapes([Assessment::broken($broken)]),
                 'figures' => (object) [],
-                'checks' => [],
                 'broken' => $broken->why->getMessage(),
             ];
 
-            return [$said, array_map(strval(...), array_keys($core->materials->own))];
+            return [$said, [], array_map(strval(...), array_keys($core->materials->own))];
         }
         $told = $section->told($core, $document->key, $words) ?? new Told;
         $checks = array_map(
@@ -299,7 +307,8 @@ final class KeptAssessment
         );
 
         return [
-            ['findings' => $shapes($told->findings), 'figures' => (object) $told->figures, 'checks' => $checks],
+            ['findings' => $shapes($told->findings), 'figures' => (object) $told->figures],
+            $checks,
             $told->materials,
         ];
     }

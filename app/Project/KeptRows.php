@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\DB;
 final class KeptRows
 {
     /** Raised when what is kept of a document has another shape. */
-    public const SHAPE = 'kept 2';
+    public const SHAPE = 'kept 3';
 
     /** The row that holds all of it put together, under the version of the project. */
     private const WHOLE = ['kind' => 'project', 'key' => ''];
@@ -32,7 +32,7 @@ final class KeptRows
 
     public function keepWhole(Project $project, UnitSystem $units, string $hash, string $content): void
     {
-        $this->keep($project, $units, [self::WHOLE + ['hash' => $hash, 'materials' => '', 'content' => $content]]);
+        $this->keep($project, $units, [self::WHOLE + ['hash' => $hash, 'materials' => '', 'content' => $content, 'checks' => null]]);
     }
 
     /** The units that the whole is kept in, where it is up to date in any. */
@@ -45,10 +45,14 @@ final class KeptRows
         return is_string($units) ? UnitSystem::from($units) : null;
     }
 
-    /** @return array<string, \stdClass> rows by kind and key */
-    public function parts(Project $project, UnitSystem $units): array
+    /**
+     * @param  bool  $checks  with their checks
+     * @return array<string, \stdClass> rows by kind and key
+     */
+    public function parts(Project $project, UnitSystem $units, bool $checks): array
     {
-        $rows = $this->ofDocuments($project, $units)->get(['kind', 'key', 'hash', 'materials', 'content']);
+        $columns = ['kind', 'key', 'hash', 'materials', 'content', ...$checks ? ['checks'] : []];
+        $rows = $this->ofDocuments($project, $units)->get($columns);
 
         return $rows->keyBy(fn (\stdClass $row): string => "$row->kind/$row->key")->all();
     }
@@ -86,7 +90,7 @@ final class KeptRows
                     fn () => DB::table('assessments')->upsert(
                         $some,
                         ['project_id', 'units', 'kind', 'key'],
-                        ['hash', 'materials', 'content'],
+                        ['hash', 'materials', 'content', 'checks'],
                     ),
                     self::TRIES,
                 );

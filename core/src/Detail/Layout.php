@@ -228,28 +228,34 @@ final class Layout
      */
     private function refuseWeaves(): void
     {
-        foreach ($this->all() as $a) {
-            foreach ($a->joined as $b) {
-                foreach ($this->facet($a->patch->facet) as $x) {
-                    if ($x->piece === $a->piece || $x->rect()->overlap($a->rect()) === null) {
-                        continue;
+        foreach ($this->on as $patches) {
+            foreach ($patches as $a) {
+                foreach ($a->joined === [] ? [] : $patches as $x) {
+                    if ($x->piece !== $a->piece && $x->rect()->overlap($a->rect()) !== null) {
+                        $this->refuseWeave($a, $x);
                     }
-                    foreach ($this->facet($b->patch->facet) as $y) {
-                        // Through a cut between two patches of one piece another may well pass: over the sheet beside a
-                        // head, under its flap.
-                        $whole = $x === $y || in_array($y, $x->joined, true);
-                        if (
-                            $whole &&
-                            $y->rect()->overlap($b->rect()) !== null &&
-                            $x->order < $a->order !== $y->order < $b->order
-                        ) {
-                            throw new CannotLay(
-                                $b->patch->id,
-                                "is joined to {$a->patch->id}, and {$x->piece->id} lies between them: over the one and under the other",
-                                'the same order on both; a weave cannot be built',
-                            );
-                        }
-                    }
+                }
+            }
+        }
+    }
+
+    /** Where a patch goes on as another, and what lies over or under it goes on on the other side of that. */
+    private function refuseWeave(Laid $a, Laid $x): void
+    {
+        foreach ($a->joined as $b) {
+            // Through a cut between two patches of one piece another may well pass: over the sheet beside a head,
+            // under its flap.
+            foreach ([$x, ...$x->joined] as $y) {
+                if (
+                    $y->patch->facet === $b->patch->facet &&
+                    $x->order < $a->order !== $y->order < $b->order &&
+                    $y->rect()->overlap($b->rect()) !== null
+                ) {
+                    throw new CannotLay(
+                        $b->patch->id,
+                        "is joined to {$a->patch->id}, and {$x->piece->id} lies between them: over the one and under the other",
+                        'the same order on both; a weave cannot be built',
+                    );
                 }
             }
         }
