@@ -266,8 +266,8 @@ final class KeptAssessment
     }
 
     /**
-     * @return array{array<string, mixed>, list<AskingCheck>, list<string>} what is kept of one document, its checks, and
-     *   the materials that it was said of
+     * @return array{array<string, mixed>, list<AskingCheck>, list<string>} what is kept of one document, its checks,
+     *   and the materials that it was said of
      */
     private function said(CoreProject $core, Document $document, Words $words): array
     {

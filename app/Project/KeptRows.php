@@ -32,7 +32,8 @@ final class KeptRows
 
     public function keepWhole(Project $project, UnitSystem $units, string $hash, string $content): void
     {
-        $this->keep($project, $units, [self::WHOLE + ['hash' => $hash, 'materials' => '', 'content' => $content, 'checks' => null]]);
+        $row = ['hash' => $hash, 'materials' => '', 'content' => $content, 'checks' => null];
+        $this->keep($project, $units, [self::WHOLE + $row]);
     }
 
     /** The units that the whole is kept in, where it is up to date in any. */

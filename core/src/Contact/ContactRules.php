@@ -19,7 +19,7 @@ final class ContactRules
 {
     private static ?self $standing = null;
 
-    /** @var array<string, array<string, ContactRule>> by sticker and face */
+    /** @var array<string, array<string, Node|ContactRule>> by sticker and face; read when it is first asked for */
     private array $bonding = [];
 
     /** @var array<string, list<ContactRule>> by the two families, `a|b` */
@@ -48,8 +48,7 @@ final class ContactRules
     private function __construct(Node $data)
     {
         foreach ($data->get('bonding')->items(1) as $row) {
-            $rule = self::rule($row, 'stick', 'on', [How::Bonded, How::Lapped]);
-            $this->bonding[$rule->a][$rule->b] = $rule;
+            $this->bonding[$row->get('stick')->text()][$row->get('on')->text()] = $row;
         }
         foreach ($data->get('touching')->items(1) as $row) {
             $how = array_map(fn (Node $way): How => How::from($way->id()), $row->get('how')->items(1));
@@ -112,11 +111,19 @@ final class ContactRules
     {
         foreach ($this->names($face->id) as $name) {
             if (isset($this->bonding[$sticks->value][$name])) {
-                return $this->bonding[$sticks->value][$name];
+                return $this->row($sticks->value, $name);
             }
         }
 
         return null;
+    }
+
+    private function row(string $sticks, string $face): ContactRule
+    {
+        $row = $this->bonding[$sticks][$face];
+
+        return $this->bonding[$sticks][$face] =
+            $row instanceof Node ? self::rule($row, 'stick', 'on', [How::Bonded, How::Lapped]) : $row;
     }
 
     /**
@@ -176,7 +183,13 @@ final class ContactRules
     /** @return list<ContactRule> every one of them */
     public function all(): array
     {
-        return [...array_merge(...array_map(array_values(...), array_values($this->bonding))),
-            ...array_merge(...array_values($this->touching))];
+        $all = [];
+        foreach ($this->bonding as $sticks => $faces) {
+            foreach (array_keys($faces) as $face) {
+                $all[] = $this->row($sticks, (string) $face);
+            }
+        }
+
+        return [...$all, ...array_merge(...array_values($this->touching))];
     }
 }
