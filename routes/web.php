@@ -49,6 +49,7 @@ Route::middleware(['auth', 'auth.session', 'throttle:api'])->group(function (): 
                 Route::get('', [ProjectController::class, 'show']);
                 Route::get('assessment', [ProjectController::class, 'assessment'])->middleware('budget:60');
                 Route::get('materials', [ProjectController::class, 'materials']);
+                Route::get('materials/{material}/laid', [ProjectController::class, 'laid']);
                 Route::get('export.json', [ProjectController::class, 'exportFile']);
                 Route::get('export.zip', [ProjectController::class, 'exportArchive']);
                 Route::get('removed', [DocumentController::class, 'removed']);

@@ -17,6 +17,7 @@ use Apron\Material\Catalogue;
 use Apron\Project\Assessment;
 use Apron\Project\ListSection;
 use Apron\Project\Project as CoreProject;
+use Apron\Project\Section\AdhesionSection;
 use Apron\Project\Section\AssembliesSection;
 use Apron\Project\Section\BriefSection;
 use Apron\Project\Section\MaterialsSection;
@@ -164,8 +165,8 @@ final class KeptAssessment
                 $b->key,
             ],
         );
-        // The brief, and the systems that settle what touches: all else is said under them.
-        $over = [(new BriefSection)->kind(), (new SystemsSection)->kind()];
+        // The brief, and what settles what touches, systems and tests: all else is said under them.
+        $over = [(new BriefSection)->kind(), (new SystemsSection)->kind(), (new AdhesionSection)->kind()];
         $brief = implode(
             ' ',
             array_column(array_filter($documents, fn (\stdClass $d): bool => in_array($d->kind, $over, true)), 'hash'),

@@ -98,3 +98,83 @@ it('judges all that touches anew when a system is named', function () {
     $this->putJson("{$this->path}/documents/system/s1", ['revision' => 0, 'content' => $system])->assertOk();
     expect($strange())->toBeGreaterThan(0);
 });
+
+it('keeps what was pulled off a face, settles every place of the project by it, and lets go of it again', function () {
+    $verdict = function (): array {
+        $rows = array_column($this->getJson("{$this->path}/contacts")->json('contacts'), null, 'id');
+
+        return [
+            $rows['membrane-sbs.bonded.glass-mat-gypsum.dry']['verdict'],
+            count(
+                array_filter(
+                    $this->getJson("{$this->path}/assessment")->json('findings'),
+                    fn (array $f): bool => $f['code'] === 'contact.no-bond',
+                ),
+            ),
+        ];
+    };
+    expect($verdict())->toBe(['prime first', 0]);
+    $pull = ['at' => '2026-05-01', 'by' => 'A. Inspector', 'mode' => 'adhesive'];
+    $test = ['id' => 'pull1', 'product' => 'membrane-sbs', 'on' => 'glass-mat-gypsum', 'pulls' => [$pull]];
+    $saved = $this->putJson("{$this->path}/documents/adhesion/pull1", ['revision' => 0, 'content' => $test]);
+    $saved->assertOk();
+    [$said, $fails] = $verdict();
+    expect($said)->toBe('no bond')->and($fails)->toBeGreaterThan(0);
+    // Primed, and pulled again.
+    $test['pulls'][] = ['at' => '2026-05-09', 'mode' => 'cohesive'] + $pull;
+    $this->putJson("{$this->path}/documents/adhesion/pull1", ['revision' => 1, 'content' => $test])->assertOk();
+    expect($verdict())->toBe(['bonds', 0]);
+    $this->deleteJson("{$this->path}/documents/adhesion/pull1", ['revision' => 2])->assertNoContent();
+    expect($verdict())->toBe(['prime first', 0]);
+    $test['pulls'][0]['at'] = 'in May';
+    $this->putJson("{$this->path}/documents/adhesion/pull1", ['revision' => 3, 'content' => $test])
+        ->assertUnprocessable()
+        ->assertSee('2026-05-01');
+});
+
+it('says what a remedy would touch besides, and where a piece wants something on its drawing', function () {
+    $rows = array_column($this->getJson("{$this->path}/contacts")->json('contacts'), null, 'id');
+    $clears = array_merge(...array_values(array_column($rows, 'clears')));
+    expect($clears)->not->toBe([]);
+    foreach ($rows as $row) {
+        foreach ($row['clears'] as $remedy) {
+            expect(count($remedy['worse']))->toBeLessThanOrEqual($remedy['beside']);
+        }
+        // What is only asked about is nowhere.
+        expect($row['where'] === [])->toBe(str_starts_with($row['places'][0], 'asked/'), $row['id']);
+    }
+    $sheet = $this->getJson("{$this->path}/sequences/o4")->assertOk()->json();
+    expect($sheet['touches'])->not->toBe([]);
+    foreach ($sheet['touches'] as $mark) {
+        expect($rows)
+            ->toHaveKey($mark['contact'])
+            ->and($rows[$mark['contact']]['severity'])
+            ->toBe($mark['severity'])
+            ->and(array_column($sheet['detail']['pieces'], 'id'))
+            ->toContain($mark['piece']);
+    }
+});
+
+it('says how a product is laid, and which of it is the usual of its family', function () {
+    $laid = $this->getJson("{$this->path}/materials/membrane-sbs/laid")->assertOk()->json();
+    expect($laid['sticks'])
+        ->toBe('sbs')
+        ->and($laid['stated'])
+        ->toBe([])
+        ->and($laid['product'])
+        ->toHaveKeys(['application_c', 'sun_days', 'nail_seal', 'storage']);
+    $own = [
+        'id' => 'own-1',
+        'name' => 'Own membrane',
+        'family' => 'sbs',
+        'sticks' => 'sbs',
+        'conductivity_w_mk' => 0.2,
+        'sd_m' => 100,
+        'product' => ['application_c' => [-4, 40]],
+        'source' => ['kind' => 'data-sheet', 'name' => 'Sheet 1', 'date' => '2026-03'],
+    ];
+    $this->putJson("{$this->path}/documents/material/own-1", ['revision' => 0, 'content' => $own])->assertOk();
+    $laid = $this->getJson("{$this->path}/materials/own-1/laid")->assertOk()->json();
+    expect($laid['stated'])->toBe(['application_c'])->and($laid['product']['application_c'])->toBe([-4, 40]);
+    $this->getJson("{$this->path}/materials/nothing/laid")->assertNotFound();
+});

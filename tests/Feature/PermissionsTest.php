@@ -36,6 +36,7 @@ const ROUTES = [
     'POST api/projects/{project}/joinery' => [401, 422, 422, 403],
     'GET api/projects/{project}/sequences/{key}/drill' => [401, 200, 200, 403],
     'POST api/projects/{project}/sequences/{key}/drill' => [401, 422, 422, 403],
+    'GET api/projects/{project}/materials/{material}/laid' => [401, 200, 200, 403],
     'GET api/projects/{project}/contacts' => [401, 200, 200, 403],
     'GET api/projects/{project}/contacts.csv' => [401, 200, 200, 403],
     'POST api/projects/{project}/film' => [401, 422, 422, 403],
@@ -85,6 +86,7 @@ it('lets each person do what their role allows', function (string $route, int $c
         '{project}' => $project->id,
         '{key}' => str_contains($uri, 'sequences') ? 'o4' : 'w2',
         '{kind}' => 'assembly',
+        '{material}' => 'membrane-sbs',
         '{digest}' => str_repeat('a', 64),
         '{report}' => $report->id,
     ]);

@@ -60,7 +60,7 @@ class ContactController
         $core = $this->stored->part($project);
         $asked = AskedFormat::read(Body::content($request), $core->materials);
 
-        return new JsonResponse(ContactSheet::answer($asked, $core->materials));
+        return new JsonResponse(ContactSheet::answer($asked, $core));
     }
 
     /** What a film takes: wet from dry, litres, packs, coats, and the vapour that it lets through. */

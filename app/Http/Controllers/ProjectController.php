@@ -14,6 +14,8 @@ use App\Project\ProjectImport;
 use App\Project\StoredProject;
 use Apron\Material\Catalogue;
 use Apron\Material\MaterialFormat;
+use Apron\Material\ProductFormat;
+use Apron\Material\Usual;
 use Apron\Project\Assessment;
 use Apron\Project\ProjectFormat;
 use Apron\Quantity\UnitSystem;
@@ -176,6 +178,27 @@ class ProjectController
         }
 
         return new JsonResponse($rows);
+    }
+
+    #[
+        Api\Get(
+            '/api/projects/{project}/materials/{material}/laid',
+            id: 'laid',
+            answers: [
+                200 => ['how it is laid, stored and cured, and which of it its own sheet says', 'LaidProduct'],
+                404 => 'no such material',
+            ],
+        ),
+    ]
+    public function laid(Project $project, string $material): JsonResponse
+    {
+        $of = $this->stored->part($project)->materials->find($material) ?? abort(404);
+
+        return new JsonResponse([
+            'sticks' => Usual::sticker($of)?->value,
+            'product' => (object) ProductFormat::write(Usual::of($of)),
+            'stated' => array_keys($of->product === null ? [] : ProductFormat::write($of->product)),
+        ]);
     }
 
     #[

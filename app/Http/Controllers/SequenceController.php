@@ -25,6 +25,7 @@ use Apron\Method\StatedOpening;
 use Apron\Method\UnitDepths;
 use Apron\Method\Wall;
 use Apron\Opening\Presets;
+use Apron\Project\ContactSheet;
 use Apron\Project\ForOthers;
 use Apron\Project\Project as CoreProject;
 use Apron\Project\Section\AssembliesSection;
@@ -192,6 +193,7 @@ class SequenceController
                 'asked' => $method === null
                         ? []
                         : MethodForm::of($method, $words, $detail->generated->parameters ?? []),
+                'touches' => ContactSheet::marks($core, $detail, $between),
                 'wall' => $wall === null
                         ? null
                         : [

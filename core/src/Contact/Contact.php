@@ -96,6 +96,7 @@ final readonly class Contact
             'a' => $this->touch->a->id,
             'b' => $this->touch->b->id,
             'how' => $this->touch->how->value,
+            'a_over_b' => $this->touch->aOverB,
             'verdict' => $this->judged->verdict->value,
             'severity' => $this->severity()->value,
             'rule' => $this->judged->rule,

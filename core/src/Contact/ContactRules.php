@@ -7,9 +7,6 @@ namespace Apron\Contact;
 use Apron\Json\CoreData;
 use Apron\Json\Node;
 use Apron\Material\Family;
-use Apron\Material\Material;
-use Apron\Material\Product;
-use Apron\Material\ProductFormat;
 use Apron\Material\Sticks;
 use Apron\Rules\Source;
 use Apron\Rules\SourceKind;
@@ -25,11 +22,8 @@ final class ContactRules
     /** @var array<string, list<ContactRule>> by the two families, `a|b` */
     private array $touching = [];
 
-    /** @var array<string, string> sticker by family that sticks by itself */
-    private array $stickers;
-
-    /** @var array<string, Product> by sticker */
-    private array $usual;
+    /** @var array<string, true> families that a row of those speaks of */
+    private array $spokenOf = [];
 
     /** @var array<string, float> V by family of metal */
     public readonly array $series;
@@ -39,6 +33,9 @@ final class ContactRules
 
     /** @var array<string, float> V by place, from which on no care keeps them */
     public readonly array $far;
+
+    /** from this ratio of areas on, the one gives the other its whole current */
+    public readonly float $largeArea;
 
     public readonly Source $seriesSource;
 
@@ -54,14 +51,13 @@ final class ContactRules
             $how = array_map(fn (Node $way): How => How::from($way->id()), $row->get('how')->items(1));
             $rule = self::rule($row, 'a', 'b', $how);
             $this->touching["$rule->a|$rule->b"][] = $rule;
+            $this->spokenOf += [$rule->a => true, $rule->b => true];
         }
-        $words = fn (Node $list): array => array_map(fn (Node $word): string => $word->id(), $list->entries());
         $volts = fn (Node $list): array => array_map(fn (Node $volt): float => $volt->number(), $list->entries());
-        $this->stickers = $words($data->get('stickers'));
-        $this->usual = array_map(ProductFormat::read(...), $data->get('usual')->entries());
         $series = $data->get('series');
         [$this->series, $this->apart] = [$volts($series->get('index_v')), $volts($series->get('apart_v'))];
         $this->far = $volts($series->get('far_v'));
+        $this->largeArea = $series->get('large_area')->number();
         $source = $series->get('source');
         $this->seriesSource = Source::of(
             $source->get('kind')->oneOf(SourceKind::class),
@@ -92,18 +88,10 @@ final class ContactRules
         );
     }
 
-    /** What a material sticks with: its adhesive, or itself where it is laid wet; null where it does not stick. */
-    public function sticker(Material $material): ?Sticks
+    /** Whether anything is said of what a family does to another that only lies against it. */
+    public function speaksOf(?Family $family): bool
     {
-        $own = $this->stickers[$material->family->id ?? ''] ?? null;
-
-        return $material->adhesive ?? ($own === null ? null : Sticks::from($own));
-    }
-
-    /** The usual data of products that stick so. */
-    public function usual(Sticks $sticks): Product
-    {
-        return $this->usual[$sticks->value];
+        return isset($this->spokenOf[$family->id ?? '']);
     }
 
     /** What a sticker does on a face; null where nobody has said. */

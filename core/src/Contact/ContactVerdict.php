@@ -28,6 +28,12 @@ enum ContactVerdict: string
         };
     }
 
+    /** Whether one does something to the other, stuck or not. */
+    public function harms(): bool
+    {
+        return in_array($this, [self::Attacks, self::Corrodes, self::Separate], true);
+    }
+
     /** 0 for the worst. */
     public function rank(): int
     {

@@ -18,7 +18,7 @@ final class Contacts
     /** @var list<Contact>|null worst first */
     private ?array $all = null;
 
-    public function __construct(private readonly Systems $systems = new Systems)
+    public function __construct(private readonly Settled $settled = new Settled)
     {
     }
 
@@ -43,10 +43,10 @@ final class Contacts
         }
     }
 
-    /** The same touches, as the systems of a project have them. */
-    public function in(Systems $systems): self
+    /** The same touches, as a project has settled them. */
+    public function in(Settled $settled): self
     {
-        $in = new self($systems);
+        $in = new self($settled);
         $in->found = $this->found;
 
         return $in;
@@ -55,7 +55,7 @@ final class Contacts
     /** The same touches as they are laid on faces at a temperature, °C. */
     public function at(float $surfaceC): self
     {
-        $at = new self($this->systems);
+        $at = new self($this->settled);
         foreach ($this->found as $id => [$touch, $places]) {
             $at->found[$id] = [$touch->how->sticks() ? $touch->at($surfaceC) : $touch, $places];
         }
@@ -64,7 +64,7 @@ final class Contacts
     }
 
     /** The same from run to run, and the same for the same touch elsewhere. */
-    private static function id(Touch $touch): string
+    public static function id(Touch $touch): string
     {
         $inside = $touch->conditions->wetPlace === false ? '.dry' : '';
 
@@ -80,9 +80,9 @@ final class Contacts
                 $all[] = new Contact(
                     (string) $id,
                     $touch,
-                    Resolver::judge($touch, $this->systems),
+                    Resolver::judge($touch, $this->settled),
                     $places,
-                    $this->systems->stranger($touch),
+                    $this->settled->systems->stranger($touch),
                 );
             }
             usort(

@@ -7,9 +7,6 @@ namespace Apron\Contact;
 /** Two metals that touch: how far apart in the series, how wet it is there, and how much of each there is. */
 final class Galvanic
 {
-    /** From this ratio of areas on, the one gives the other its whole current. */
-    private const LARGE = 10.0;
-
     /** @param  string  $a  families of metals */
     public static function judge(string $a, string $b, Touch $touch): ?Judged
     {
@@ -49,15 +46,16 @@ final class Galvanic
         if ($verdict === ContactVerdict::NotNeeded) {
             return $verdict;
         }
+        $large = ContactRules::standing()->largeArea;
         $ratio = $touch->conditions->areaRatio;
         if ($ratio === null && $touch->how === How::Fastened) {
-            $ratio = $aIsAnode ? self::LARGE : 1 / self::LARGE;
+            $ratio = $aIsAnode ? $large : 1 / $large;
         }
 
         return match (true) {
             $ratio === null => $verdict,
-            $ratio >= self::LARGE => $verdict->worseForMetal(),
-            $ratio > 1 / self::LARGE => $verdict,
+            $ratio >= $large => $verdict->worseForMetal(),
+            $ratio > 1 / $large => $verdict,
             // Salt carries the current further.
             $touch->conditions->marine => ContactVerdict::Separate,
             default => ContactVerdict::NotNeeded,

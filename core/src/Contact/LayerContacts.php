@@ -9,6 +9,7 @@ use Apron\Assembly\Control;
 use Apron\Assembly\Layer;
 use Apron\Material\Material;
 use Apron\Material\Sticks;
+use Apron\Material\Usual;
 
 /** What touches in an assembly: each layer the next by their faces, members what they cross, fasteners their layers. */
 final class LayerContacts
@@ -57,7 +58,7 @@ final class LayerContacts
     public static function meeting(Material $outer, Material $inner, Conditions $conditions): Touch
     {
         $rules = ContactRules::standing();
-        [$out, $in] = [$rules->sticker($outer), $rules->sticker($inner)];
+        [$out, $in] = [Usual::sticker($outer), Usual::sticker($inner)];
         $foamed = $out === Sticks::PolyurethaneFoam && $inner->family?->letsAirThrough === true;
         $stuck = ($out !== null && ! $foamed) || $in === Sticks::PolyurethaneFoam;
 
@@ -73,7 +74,8 @@ final class LayerContacts
     private static function members(Layer $layer): array
     {
         $material = $layer->framing?->material;
-        $speaks = $material !== null && ($material->isMetal() || $material->family?->id === 'treated-lumber');
+        $rules = ContactRules::standing();
+        $speaks = $material !== null && ($material->isMetal() || $rules->speaksOf($material->family));
 
         return $material !== null && $speaks ? [$material] : [];
     }

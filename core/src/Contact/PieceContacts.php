@@ -9,7 +9,9 @@ use Apron\Detail\Laid;
 use Apron\Detail\Layout;
 use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
+use Apron\Detail\Rect;
 use Apron\Material\Material;
+use Apron\Material\Usual;
 use Apron\Rules\RuleFigures;
 
 /** What touches in a detail: each piece those it lies on, what is under the first of them, fasteners their pieces. */
@@ -21,20 +23,36 @@ final class PieceContacts
     public static function of(Detail $detail, array $substrate = []): Contacts
     {
         $contacts = new Contacts;
+        foreach (self::touches($detail, $substrate) as $one) {
+            $contacts->add($one->touch, "details/$detail->id/pieces/{$one->piece->id}");
+        }
+
+        return $contacts;
+    }
+
+    /**
+     * @param  array<string, Material>  $substrate  by facet
+     * @return list<PieceTouch>
+     */
+    public static function touches(Detail $detail, array $substrate = []): array
+    {
         $layout = new Layout($detail);
-        $place = fn (Piece $piece): string => "details/$detail->id/pieces/$piece->id";
+        $found = [];
         foreach ($layout->overlaps() as $overlap) {
+            [$outer, $inner] = [$overlap->outer, $overlap->inner];
             if (! $overlap->isApart()) {
-                $touch = self::lying($overlap->outer->piece, $overlap->inner->piece);
-                $contacts->add($touch, $place($overlap->outer->piece));
+                $step = max($outer->patch->step, $inner->patch->step);
+                $touch = self::lying($outer->piece, $inner->piece);
+                $found[] = new PieceTouch($touch, $outer->piece, $overlap->facet, $overlap->rect, $step);
             }
         }
         foreach ($substrate as $facet => $material) {
-            foreach (self::innermost($layout, $facet) as $piece) {
+            foreach (self::innermost($layout, $facet) as [$laid, $bare]) {
                 // The unit and boards stand on what carries them.
-                if (! in_array($piece->kind, [PieceKind::Unit, PieceKind::Board], true)) {
-                    $touch = LayerContacts::meeting($piece->material, $material, new Conditions(wetPlace: false));
-                    $contacts->add($touch, $place($piece));
+                if (! in_array($laid->piece->kind, [PieceKind::Unit, PieceKind::Board], true)) {
+                    $dry = new Conditions(wetPlace: false);
+                    $touch = LayerContacts::meeting($laid->piece->material, $material, $dry);
+                    $found[] = new PieceTouch($touch, $laid->piece, $facet, $bare, $laid->patch->step);
                 }
             }
         }
@@ -42,18 +60,16 @@ final class PieceContacts
             foreach ($fastener->through as $through) {
                 $piece = $detail->piece($through);
                 if ($piece !== null && $fastener->material !== null) {
-                    $touch = new Touch(
-                        $fastener->material,
-                        $piece->material,
-                        How::Fastened,
-                        new Conditions(wetPlace: true),
+                    $wet = new Conditions(wetPlace: true);
+                    $found[] = new PieceTouch(
+                        new Touch($fastener->material, $piece->material, How::Fastened, $wet),
+                        $piece,
                     );
-                    $contacts->add($touch, $place($piece));
                 }
             }
         }
 
-        return $contacts;
+        return $found;
     }
 
     private static function lying(Piece $outer, Piece $inner): Touch
@@ -62,7 +78,7 @@ final class PieceContacts
             PieceKind::Sealant];
         $stuck = in_array($outer->kind, $sticky, true) || $inner->kind === PieceKind::Sealant;
         $rules = ContactRules::standing();
-        $sticks = $rules->sticker($outer->material) ?? $rules->sticker($inner->material);
+        $sticks = Usual::sticker($outer->material) ?? Usual::sticker($inner->material);
         $how = match (true) {
             ! $stuck || $sticks === null => How::Touches,
             $inner->kind === PieceKind::Sealant => How::Pressed,
@@ -80,17 +96,17 @@ final class PieceContacts
         return in_array($material->id, RuleFigures::of('checks')->list('bond_breakers'), true);
     }
 
-    /** @return list<Piece> those that have nothing under them somewhere */
+    /** @return list<array{Laid, Rect}> those that have nothing under them somewhere, each with such a stretch */
     private static function innermost(Layout $layout, string $facet): array
     {
         $pieces = [];
         $under = [];
         foreach ($layout->facet($facet) as $laid) {
-            $bare = $laid->rect()->without(array_map(fn (Laid $l) => $l->rect(), $under));
+            $bare = $laid->rect()->without($under);
             if ($bare !== []) {
-                $pieces[$laid->piece->id] = $laid->piece;
+                $pieces[$laid->piece->id] ??= [$laid, $bare[0]];
             }
-            $under[] = $laid;
+            $under[] = $laid->rect();
         }
 
         return array_values($pieces);

@@ -6,6 +6,7 @@ namespace Apron\Contact;
 
 use Apron\Material\Material;
 use Apron\Material\Sticks;
+use Apron\Material\Usual;
 use Apron\Rules\Severity;
 
 /**
@@ -21,16 +22,15 @@ final class Remedies
     private const BETWEEN = ['foil', 'polyester', 'polyethylene', 'epdm'];
 
     /**
-     * @param  iterable<Material>  $materials  of the project and the catalogue
+     * @param  array<Material>  $all  of the project and the catalogue
      * @return list<array{kind: string, with: Material|null, verdict: ContactVerdict}>
      */
-    public static function of(Touch $touch, iterable $materials): array
+    public static function of(Touch $touch, array $all, Settled $settled = new Settled): array
     {
-        $judged = Resolver::judge($touch);
+        $judged = Resolver::judge($touch, $settled);
         if ($judged->verdict->severity($touch->how) === Severity::Pass) {
             return [];
         }
-        $all = is_array($materials) ? $materials : iterator_to_array($materials, false);
         $metal = isset(ContactRules::standing()->series[$touch->a->family->id ?? '']);
 
         return [
@@ -65,13 +65,13 @@ final class Remedies
     private static function others(Touch $touch, array $materials): array
     {
         $rules = ContactRules::standing();
-        $does = $rules->sticker($touch->a) !== null;
+        $does = Usual::sticker($touch->a) !== null;
         $metal = isset($rules->series[$touch->a->family->id ?? '']);
         $like = array_filter(
             $materials,
             fn (Material $m): bool => $m->id !== $touch->a->id &&
                 ($does
-                    ? $rules->sticker($m) !== null && self::form($m) === self::form($touch->a)
+                    ? Usual::sticker($m) !== null && self::form($m) === self::form($touch->a)
                     : $metal && isset($rules->series[$m->family->id ?? ''])) &&
                 self::clears(new Touch($m, $touch->b, $touch->how, $touch->conditions, $touch->aOverB)),
         );

@@ -8,6 +8,7 @@ use Apron\Material\Family;
 use Apron\Material\Material;
 use Apron\Material\Product;
 use Apron\Material\Sticks;
+use Apron\Material\Usual;
 use Apron\Rules\RuleFigures;
 use Apron\Rules\Source;
 
@@ -19,17 +20,20 @@ final class Resolver
 {
     private const DRY = 'Dry the face, or a product whose sheet takes a damp one.';
 
-    public static function judge(Touch $touch, Systems $systems = new Systems): Judged
+    public static function judge(Touch $touch, Settled $settled = new Settled): Judged
     {
         $rules = ContactRules::standing();
-        $tested = self::tested($touch) ?? self::settled($touch, $systems->settling($touch));
+        $tested = self::tested($touch) ?? self::settled($touch, $settled->systems->settling($touch));
         if (self::isBreaker($touch->a) || self::isBreaker($touch->b)) {
             return self::saying(ContactVerdict::NotNeeded, 'bond.breaker', 'Nothing is to stick to it.', '');
         }
-        $found = [
-            ...$tested === null ? self::chemical($touch, $rules) : [],
-            ...$touch->how->sticks() ? self::bond($touch, $rules, $tested) : [],
-        ];
+        $test = $settled->test($touch);
+        $chemical = $tested === null ? self::chemical($touch, $rules) : [];
+        if ($test?->hasShown() === true) {
+            // It lay long enough for oils to have softened it, and held.
+            $chemical = array_filter($chemical, fn (Judged $j): bool => $j->verdict !== ContactVerdict::TestFirst);
+        }
+        $found = [...$chemical, ...$touch->how->sticks() ? self::bond($touch, $rules, $tested, $test) : []];
 
         return $found === [] ? $tested ?? self::harmless() : Judged::worst(...$found);
     }
@@ -99,7 +103,7 @@ final class Resolver
     /** @return list<string> what a material is to the other: its face there, and what it sticks with */
     private static function names(Touch $touch, Material $material, ContactRules $rules): array
     {
-        $sticks = $material === $touch->over() ? $rules->sticker($material) : null;
+        $sticks = $material === $touch->over() ? Usual::sticker($material) : null;
         $names = [$touch->faceOf($material)?->id, $sticks?->value, $material->adhesive?->value];
 
         return array_values(array_unique(array_filter($names)));
@@ -120,14 +124,14 @@ final class Resolver
     }
 
     /** @return list<Judged> */
-    private static function bond(Touch $touch, ContactRules $rules, ?Judged $tested): array
+    private static function bond(Touch $touch, ContactRules $rules, ?Judged $tested, ?AdhesionTest $test): array
     {
         // What lies over is pressed onto the other; a sheet laid into a bead is held by that.
         [$sticky, $on] = [$touch->over(), $touch->under()];
-        $sticks = $rules->sticker($sticky);
+        $sticks = Usual::sticker($sticky);
         if ($sticks === null) {
             [$sticky, $on] = [$on, $sticky];
-            $sticks = $rules->sticker($sticky);
+            $sticks = Usual::sticker($sticky);
         }
         if ($sticks === null) {
             return $touch->how === How::Lapped || $tested !== null
@@ -135,12 +139,43 @@ final class Resolver
                 : [self::saying(ContactVerdict::NoBond, 'bond.nothing-sticks', 'Neither of the two sticks by itself.',
                     'An adhesive, a bead or a tape between them, or fasteners.')];
         }
-        $face = $touch->faceOf($on);
+        $rule = $tested ?? self::onFace($sticky, $sticks, $touch->faceOf($on), $rules);
 
         return [
-            $tested ?? self::onFace($sticky, $sticks, $face, $rules),
-            ...self::laid($touch->conditions, $sticky, $sticks, $rules),
+            ...$test === null ? [$rule] : self::pulled($test, $sticky, $sticks, $rule),
+            ...self::laid($touch->conditions, $sticky, $sticks),
         ];
+    }
+
+    /**
+     * What was pulled off the real face wins over what a rule has in mind: not what was pulled before it had cured.
+     *
+     * @return list<Judged>
+     */
+    private static function pulled(
+        AdhesionTest $test,
+        Material $sticky,
+        Sticks $sticks,
+        Judged $rule,
+    ): array {
+        ['by' => $by, 'at' => $at] = $test->signed();
+        $source = Source::commonPractice("a pull on the face, $by, $at");
+        $cured = (Usual::of($sticky)->cureH ?? 0.0) / 24;
+
+        $pulled = match (true) {
+            ! $test->held() => self::saying(ContactVerdict::NoBond, 'adhesion.let-go',
+                'It was tried on this face, and let go of it.',
+                'Clean, prime or change the face, or another product; then pull again.', $source),
+            ($test->curedDays() ?? INF) < $cured => self::saying(ContactVerdict::TestFirst, 'adhesion.too-early',
+                sprintf('It was pulled before it had cured: %g days are asked.', $cured),
+                'Pull again when it has cured.', $source),
+            default => self::saying(ContactVerdict::Bonds, 'adhesion.held', 'It was tried on this face, and held.', '',
+                $source),
+        };
+        // A pull tells nothing of what the one eats of the other meanwhile.
+        $stays = $rule->verdict->harms() || $pulled->verdict === ContactVerdict::TestFirst;
+
+        return $stays ? [$rule, $pulled] : [$pulled];
     }
 
     private static function onFace(Material $sticky, Sticks $sticks, ?Family $face, ContactRules $rules): Judged
@@ -172,12 +207,13 @@ final class Resolver
      *
      * @return list<Judged>
      */
-    private static function laid(Conditions $c, Material $sticky, Sticks $sticks, ContactRules $rules): array
+    private static function laid(Conditions $c, Material $sticky, Sticks $sticks): array
     {
-        [$own, $usual] = [$sticky->product ?? new Product, $rules->usual($sticks)];
-        [$low, $high] = $own->applicationC ?? $usual->applicationC ?? [-INF, INF];
-        [$cold, $hot] = $own->serviceC ?? $usual->serviceC ?? [-INF, INF];
-        $damp = $own->dampFace ?? $usual->dampFace ?? false;
+        $own = $sticky->product ?? new Product;
+        $sheet = $own->else(Usual::ofSticker($sticks));
+        [$low, $high] = $sheet->applicationC ?? [-INF, INF];
+        [$cold, $hot] = $sheet->serviceC ?? [-INF, INF];
+        $damp = $sheet->dampFace ?? false;
         $no = fn (string $what, string $why, string $do): Judged => self::saying(
             ContactVerdict::NoBond,
             "condition.$what",
@@ -201,8 +237,12 @@ final class Resolver
                 : $no('damp', 'The face is damp, and it takes none.', self::DRY);
         }
         if ($c->surfaceC !== null && $c->surfaceC < $low) {
-            $found[] = $no('cold', "The face is colder than the $low °C it may be laid at.",
-                'Warm it and the face, wait, or a product for the cold.');
+            $found[] = $sheet->primedC !== null && $c->surfaceC >= $sheet->primedC
+                ? self::saying(ContactVerdict::PrimeFirst, 'condition.cold-primed',
+                    "Under $low °C it is laid on a primed face alone.", 'The primer that its sheet names for the cold.',
+                    $sticky->source)
+                : $no('cold', "The face is colder than the $low °C it may be laid at.",
+                    'Warm it and the face, wait, or a product for the cold.');
         }
         if ($c->surfaceC !== null && $c->surfaceC > $high) {
             $found[] = $no('hot', "The face is hotter than the $high °C it may be laid at.", 'Shade it, or early in the day.');

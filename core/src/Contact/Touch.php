@@ -27,6 +27,18 @@ final readonly class Touch
         return new self($this->a, $this->b, $this->how, $this->conditions->at($surfaceC), $this->aOverB);
     }
 
+    /** The same with one material in the place of another. */
+    public function with(Material $old, Material $new): self
+    {
+        return new self(
+            $this->a->id === $old->id ? $new : $this->a,
+            $this->b->id === $old->id ? $new : $this->b,
+            $this->how,
+            $this->conditions,
+            $this->aOverB,
+        );
+    }
+
     /** The one that lies over the other. */
     public function over(): Material
     {

@@ -20,6 +20,7 @@ use Apron\Judgement\Rule\InsideSurface;
 use Apron\Judgement\Rule\InwardDrive;
 use Apron\Judgement\Rule\MasonryInsulatedInside;
 use Apron\Judgement\Rule\NailBase;
+use Apron\Judgement\Rule\OutsideInGround;
 use Apron\Judgement\Rule\RoofExteriorInsulation;
 use Apron\Judgement\Rule\RoomCapped;
 use Apron\Judgement\Rule\SteadyCondensation;
@@ -49,6 +50,7 @@ final class Rules
         UndrainedCladding::class,
         DrainedOut::class,
         WoolBelowGrade::class,
+        OutsideInGround::class,
         MasonryInsulatedInside::class,
         DryingLayers::class,
         SteadyCondensation::class,

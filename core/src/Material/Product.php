@@ -19,6 +19,8 @@ final readonly class Product
      * @param  array{float, float}|null  $boardMm
      * @param  array{float, float}|null  $lapMm  level, end
      * @param  list<string>|null  $fasteners  families of what it may be fastened with
+     * @param  float|null  $primedC  the coldest face it may be laid on where that is primed
+     * @param  list<array{float, float}>  $cureAt  hours to cure by °C, the coldest first
      */
     public function __construct(
         public ?array $applicationC = null,
@@ -42,6 +44,46 @@ final readonly class Product
         public ?Cure $cure = null,
         public ?ZincCoating $coating = null,
         public ?array $fasteners = null,
+        public ?float $primedC = null,
+        public ?NailSeal $nailSeal = null,
+        public ?string $storage = null,
+        public array $cureAt = [],
     ) {
+    }
+
+    /** What it says, and where it says nothing what another does. */
+    public function else(?self $other): self
+    {
+        if ($other === null) {
+            return $this;
+        }
+
+        return new self(
+            applicationC: $this->applicationC ?? $other->applicationC,
+            serviceC: $this->serviceC ?? $other->serviceC,
+            dampFace: $this->dampFace ?? $other->dampFace,
+            sunDays: $this->sunDays ?? $other->sunDays,
+            openMin: $this->openMin ?? $other->openMin,
+            tackFreeMin: $this->tackFreeMin ?? $other->tackFreeMin,
+            recoatH: $this->recoatH ?? $other->recoatH,
+            cureH: $this->cureH ?? $other->cureH,
+            primerOn: $this->primerOn ?? $other->primerOn,
+            roll: $this->roll ?? $other->roll,
+            workingRangeMm: $this->workingRangeMm ?? $other->workingRangeMm,
+            testedWith: $this->testedWith ?: $other->testedWith,
+            coverageM2L: $this->coverageM2L ?? $other->coverageM2L,
+            solidsPct: $this->solidsPct ?? $other->solidsPct,
+            rollM: $this->rollM ?? $other->rollM,
+            boardMm: $this->boardMm ?? $other->boardMm,
+            packL: $this->packL ?? $other->packL,
+            lapMm: $this->lapMm ?? $other->lapMm,
+            cure: $this->cure ?? $other->cure,
+            coating: $this->coating ?? $other->coating,
+            fasteners: $this->fasteners ?? $other->fasteners,
+            primedC: $this->primedC ?? $other->primedC,
+            nailSeal: $this->nailSeal ?? $other->nailSeal,
+            storage: $this->storage ?? $other->storage,
+            cureAt: $this->cureAt ?: $other->cureAt,
+        );
     }
 }

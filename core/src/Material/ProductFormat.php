@@ -32,6 +32,10 @@ final class ProductFormat
         'cure',
         'coating',
         'fasteners',
+        'primed_c',
+        'nail_seal',
+        'storage',
+        'cure_at',
     ];
 
     /** @throws FileRefused */
@@ -67,6 +71,10 @@ final class ProductFormat
             cure: $node->optional('cure')?->oneOf(Cure::class),
             coating: $node->optional('coating')?->oneOf(ZincCoating::class),
             fasteners: self::families($node->optional('fasteners')),
+            primedC: $node->optional('primed_c')?->between(-60, 120, '°C'),
+            nailSeal: $node->optional('nail_seal')?->oneOf(NailSeal::class),
+            storage: $node->optional('storage')?->text(200),
+            cureAt: self::cures($node->optional('cure_at')),
         );
     }
 
@@ -96,6 +104,10 @@ final class ProductFormat
                 'cure' => $product->cure?->value,
                 'coating' => $product->coating?->value,
                 'fasteners' => $product->fasteners,
+                'primed_c' => $product->primedC,
+                'nail_seal' => $product->nailSeal?->value,
+                'storage' => $product->storage,
+                'cure_at' => $product->cureAt === [] ? null : $product->cureAt,
             ],
             fn (mixed $said): bool => $said !== null,
         );
@@ -126,6 +138,23 @@ final class ProductFormat
         [$first, $second] = $node->items(2, 2);
 
         return [$first->positive($most, $unit, 0.01), $second->positive($most, $unit, 0.01)];
+    }
+
+    /** @return list<array{float, float}> °C and hours, the colder first and the slower */
+    private static function cures(?Node $node): array
+    {
+        $rows = [];
+        foreach ($node?->items(1, 20) ?? [] as $row) {
+            [$at, $hours] = $row->items(2, 2);
+            $one = [$at->between(-60, 120, '°C'), $hours->between(0, 1e4, 'h')];
+            $before = end($rows);
+            if ($before !== false && ($one[0] <= $before[0] || $one[1] > $before[1])) {
+                $row->refuse("warmer than $before[0] °C, and no slower than $before[1] h");
+            }
+            $rows[] = $one;
+        }
+
+        return $rows;
     }
 
     /** @return list<string>|null */

@@ -43,6 +43,8 @@ final readonly class Wall
         /** what the plane lies on; null where it stands on framing by itself, or nothing is known */
         public ?Material $substrate,
         public ?float $studSpacing,
+        /** what the sides of a hole in it are of: its framing, or masonry right through; null where neither is known */
+        public ?Material $reveal,
     ) {
     }
 
@@ -67,7 +69,25 @@ final readonly class Wall
             $plane === 'faced-sheathing' ? $assembly->layers[$at]->thicknessMm : null,
             $at === null || $boards ? null : self::under($assembly, $at),
             self::spacing($inside),
+            self::reveal($inside),
         );
+    }
+
+    /** @param  list<Layer>  $layers  inside of the plane */
+    private static function reveal(array $layers): ?Material
+    {
+        $solid = null;
+        foreach (array_reverse($layers) as $layer) {
+            if ($layer->framing !== null) {
+                return $layer->framing->material;
+            }
+            // Masonry, concrete or solid timber: thick, and neither wool nor foam.
+            $isWall = $layer->thicknessMm >= RuleFigures::of('physics')->figure('solid_masonry_mm');
+            $isSolid = $layer->material->holdsWater() && $layer->material->family?->letsAirThrough !== true;
+            $solid ??= $isWall && $isSolid ? $layer->material : null;
+        }
+
+        return $solid;
     }
 
     private static function under(Assembly $assembly, int $plane): ?Material

@@ -40,7 +40,7 @@ final readonly class Assessment
     public function __construct(public Project $project)
     {
         $assessed = $findings = [];
-        $contacts = new Contacts($project->systems());
+        $contacts = new Contacts($project->settled());
         foreach ($project->sections->all as $section) {
             $rows = $section instanceof ListSection ? $section->assessed($project) : [];
             foreach ($rows as $row) {

@@ -8,10 +8,13 @@ use Apron\Climate\Month;
 use Apron\Contact\AskedPair;
 use Apron\Contact\Contact;
 use Apron\Contact\Contacts;
-use Apron\Contact\Remedies;
+use Apron\Contact\PieceContacts;
+use Apron\Contact\Remedied;
 use Apron\Contact\Resolver;
-use Apron\Contact\Touch;
-use Apron\Material\Materials;
+use Apron\Contact\Season;
+use Apron\Detail\Detail;
+use Apron\Project\Section\DetailsSection;
+use Apron\Rules\Severity;
 
 /** What touches in a project, as its page, its report and its schedule show it. */
 final class ContactSheet
@@ -20,7 +23,7 @@ final class ContactSheet
 
     public static function contacts(Project $project): Contacts
     {
-        $all = new Contacts($project->systems());
+        $all = new Contacts($project->settled());
         foreach ($project->sections->lists() as $section) {
             foreach ($section->touching($project) as $touching) {
                 $all->join($touching);
@@ -32,7 +35,11 @@ final class ContactSheet
 
     /**
      * @param  int|null  $month  1 to 12: as it is when laid on faces at the mean of that month's air; null for any
-     * @return array{contacts: list<array<string, mixed>>, months: list<float>}
+     * @return array{
+     *   contacts: list<array<string, mixed>>,
+     *   months: list<float>,
+     *   season: list<array<string, mixed>>,
+     * }
      */
     public static function of(Project $project, ?int $month = null): array
     {
@@ -40,21 +47,50 @@ final class ContactSheet
         $months = array_map(fn (Month $m): float => $m->celsius, $project->brief->climate->months ?? []);
         $contacts = self::contacts($project);
         $at = $month === null ? null : $months[$month - 1] ?? null;
+        $all = ($at === null ? $contacts : $contacts->at($at))->all();
+        $remedied = new Remedied($project->settled(), $project->materials, $all);
 
         return [
             'contacts' => array_map(
-                fn (Contact $contact): array => self::row($contact, $titles, $project->materials),
-                ($at === null ? $contacts : $contacts->at($at))->all(),
+                fn (Contact $contact): array => self::row($contact, $titles, $remedied->of($contact)),
+                $all,
             ),
             'months' => $months,
+            'season' => self::season($project),
         ];
+    }
+
+    /** @return list<array<string, mixed>> what of it is laid in weather, or stands in the sun: a row for each product */
+    private static function season(Project $project): array
+    {
+        $rows = [];
+        foreach ($project->used() as $material) {
+            $season = new Season($material);
+            if ($season->isLaid() || $season->sunDays() !== null) {
+                $rows[] = [
+                    'material' => $material->id,
+                    'name' => $material->name,
+                    'application_c' => $season->isLaid() ? $season->applicationC() : null,
+                    'stated' => $season->isStated(),
+                    'sun_days' => $season->sunDays(),
+                    'months' => array_map(
+                        fn (Month $m): string => $season->in($m)->value,
+                        $season->isLaid() ? $project->brief->climate->months ?? [] : [],
+                    ),
+                ];
+            }
+        }
+        usort($rows, fn (array $a, array $b): int => $a['name'] <=> $b['name']);
+
+        return $rows;
     }
 
     /**
      * @param  array<string, string>  $titles  of documents by the start of their places
+     * @param  list<array<string, mixed>>  $clears
      * @return array<string, mixed>
      */
-    private static function row(Contact $contact, array $titles, Materials $materials): array
+    private static function row(Contact $contact, array $titles, array $clears): array
     {
         $touch = $contact->touch;
 
@@ -62,7 +98,7 @@ final class ContactSheet
             'a_name' => $touch->a->name,
             'b_name' => $touch->b->name,
             'where' => self::where($contact, $titles),
-            'clears' => self::clears($contact->touch, $materials),
+            'clears' => $clears,
         ];
     }
 
@@ -75,6 +111,10 @@ final class ContactSheet
     {
         $where = [];
         foreach ($contact->places as $place) {
+            // What is only asked about is nowhere.
+            if (str_starts_with($place, AskedPair::SECTION)) {
+                continue;
+            }
             $of = implode('/', array_slice(explode('/', $place), 0, 2));
             $where[$of] ??= ['title' => $titles[$of] ?? $place, 'place' => $place];
         }
@@ -96,32 +136,54 @@ final class ContactSheet
         return $titles;
     }
 
-    /** @return array<string, mixed> what comes of a pair that is asked about, and what clears it */
-    public static function answer(AskedPair $asked, Materials $materials): array
+    /**
+     * What wants something round a detail, each where it is: of two pieces that touch in several stretches of a facet
+     * the largest.
+     *
+     * @param  list<string>  $between  ids of the walls it stands in
+     * @return list<array<string, mixed>>
+     */
+    public static function marks(Project $project, Detail $detail, array $between): array
     {
-        $contact = new Contact("asked.$asked->id", $asked->touch, Resolver::judge($asked->touch), [$asked->place()]);
-
-        return $contact->toArray() + [
-            'a_name' => $asked->touch->a->name,
-            'b_name' => $asked->touch->b->name,
-            'where' => [],
-            'clears' => self::clears($asked->touch, $materials),
-        ];
-    }
-
-    /** @return list<array{kind: string, with: string|null, name: string|null}> */
-    private static function clears(Touch $touch, Materials $materials): array
-    {
-        $all = [...$materials->own, ...$materials->catalogue->all()];
+        $marks = [];
+        $settled = $project->settled();
+        foreach (PieceContacts::touches($detail, DetailsSection::substrate($project, $detail, $between)) as $one) {
+            [$touch, $rect] = [$one->touch, $one->rect];
+            $judged = Resolver::judge($touch, $settled);
+            $severity = $judged->verdict->severity($touch->how);
+            if ($rect === null || $severity === Severity::Pass) {
+                continue;
+            }
+            $id = Contacts::id($touch);
+            $area = $rect->width() * $rect->height();
+            $key = "$id {$one->piece->id} $one->facet";
+            if ($area > ($marks[$key]['area'] ?? 0.0)) {
+                $marks[$key] = [
+                    'contact' => $id,
+                    'severity' => $severity->value,
+                    'says' => "{$touch->a->name}, {$touch->b->name}: {$judged->verdict->value}",
+                    'piece' => $one->piece->id,
+                    'facet' => $one->facet,
+                    'rect' => $rect->toArray(),
+                    'step' => $one->step,
+                    'area' => $area,
+                ];
+            }
+        }
 
         return array_map(
-            fn (array $remedy): array => [
-                'kind' => $remedy['kind'],
-                'with' => $remedy['with']?->id,
-                'name' => $remedy['with']?->name,
-            ],
-            Remedies::of($touch, array_values(array_column($all, null, 'id'))),
+            fn (array $mark): array => array_diff_key($mark, ['area' => 0.0]),
+            array_values($marks),
         );
+    }
+
+    /** @return array<string, mixed> what comes of a pair that is asked about, and what clears it */
+    public static function answer(AskedPair $asked, Project $project): array
+    {
+        $judged = Resolver::judge($asked->touch, $project->settled());
+        $contact = new Contact("asked.$asked->id", $asked->touch, $judged, [$asked->place()]);
+
+        return self::row($contact, [], (new Remedied($project->settled(), $project->materials))->of($contact));
     }
 
     /** The schedule as CSV, RFC 4180; a cell that a spreadsheet would reckon is put as text. */

@@ -112,7 +112,7 @@ abstract class ListSection implements DocumentSection
     {
         return array_values(
             array_map(
-                fn (object $row): Contacts => $this->contacts($project, $row)->in($project->systems()),
+                fn (object $row): Contacts => $this->contacts($project, $row)->in($project->settled()),
                 $this->rows($project),
             ),
         );
@@ -245,7 +245,7 @@ abstract class ListSection implements DocumentSection
         return new Told(
             [
                 ...$assessed?->findings() ?? [],
-                ...$this->contacts($project, $row)->in($project->systems())->findings(),
+                ...$this->contacts($project, $row)->in($project->settled())->findings(),
             ],
             $figures,
             array_map(strval(...), array_keys($this->materials($row))),

@@ -6,6 +6,7 @@ namespace Apron\Project;
 
 use Apron\Assembly\Assembly;
 use Apron\Brief\Brief;
+use Apron\Contact\Settled;
 use Apron\Contact\Systems;
 use Apron\Crew\Training;
 use Apron\Detail\Detail;
@@ -14,6 +15,7 @@ use Apron\Json\Broken;
 use Apron\Material\Material;
 use Apron\Material\Materials;
 use Apron\Method\ScheduledOpening;
+use Apron\Project\Section\AdhesionSection;
 use Apron\Project\Section\AssembliesSection;
 use Apron\Project\Section\BriefSection;
 use Apron\Project\Section\DetailsSection;
@@ -83,10 +85,13 @@ final readonly class Project
         return $this->values[$section];
     }
 
-    /** What is warranted together in it. */
-    public function systems(): Systems
+    /** What is warranted together in it, and what was pulled off its faces. */
+    public function settled(): Settled
     {
-        return new Systems(array_values($this->of(SystemsSection::class)));
+        return new Settled(
+            new Systems(array_values($this->of(SystemsSection::class))),
+            array_values($this->of(AdhesionSection::class)),
+        );
     }
 
     /** @return array<string, Material> what it is made of, by id */

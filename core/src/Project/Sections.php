@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Apron\Project;
 
 use Apron\Project\Section\AcceptancesSection;
+use Apron\Project\Section\AdhesionSection;
 use Apron\Project\Section\AskedSection;
 use Apron\Project\Section\AssembliesSection;
 use Apron\Project\Section\BriefSection;
@@ -25,6 +26,7 @@ final readonly class Sections
         BriefSection::class,
         MaterialsSection::class,
         SystemsSection::class,
+        AdhesionSection::class,
         AssembliesSection::class,
         DetailsSection::class,
         OpeningsSection::class,

@@ -23,4 +23,8 @@ enum Dimension: string
     case PerArea = 'per-area';
     /** Pa */
     case Pressure = 'pressure';
+    /** m² */
+    case Area = 'area';
+    /** m along joints: what is too long for millimetres */
+    case Run = 'run';
 }

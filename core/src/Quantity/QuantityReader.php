@@ -38,6 +38,14 @@ final readonly class QuantityReader
         'resistance' => ['r' => Conversion::RSI_PER_R, 'rsi' => 1.0, 'm2k/w' => 1.0],
         'per-area' => ['/m2' => 1.0, '/ft2' => Conversion::FT2_PER_M2],
         'pressure' => ['pa' => 1.0, 'psf' => Conversion::PA_PER_PSF],
+        'area' => [
+            'm2' => 1.0,
+            'm²' => 1.0,
+            'ft2' => 1 / Conversion::FT2_PER_M2,
+            'ft²' => 1 / Conversion::FT2_PER_M2,
+            'sf' => 1 / Conversion::FT2_PER_M2,
+        ],
+        'run' => ['m' => 1.0, 'cm' => 0.01, 'mm' => 0.001, 'ft' => 0.3048, "'" => 0.3048, 'in' => 0.0254],
     ];
 
     private const EXPECTED = [
@@ -49,6 +57,8 @@ final readonly class QuantityReader
         'resistance' => 'R-10 or RSI 1.8',
         'per-area' => '6 /m2 or 0.5 /ft2',
         'pressure' => '300 Pa or 6 psf',
+        'area' => '90 m2 or 970 ft2',
+        'run' => '30 m or 100 ft',
     ];
 
     public function __construct(private UnitSystem $units)
@@ -149,6 +159,8 @@ final readonly class QuantityReader
             Dimension::Resistance => $us ? 'r' : 'rsi',
             Dimension::PerArea => $us ? '/ft2' : '/m2',
             Dimension::Pressure => $us ? 'psf' : 'pa',
+            Dimension::Area => $us ? 'ft2' : 'm2',
+            Dimension::Run => $us ? 'ft' : 'm',
         };
     }
 

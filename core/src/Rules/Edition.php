@@ -21,7 +21,11 @@ final class Edition
         /** @var string|null $digest */
         static $digest = null;
         if ($digest === null) {
-            $files = [CoreData::path('families.json'), ...glob(CoreData::path('figures/*.json')) ?: []];
+            $named = array_map(
+                fn (string $name): string => CoreData::path("$name.json"),
+                ['families', 'uses', 'contacts', 'usual'],
+            );
+            $files = [...$named, ...glob(CoreData::path('figures/*.json')) ?: []];
             sort($files);
             $digest = substr(hash('sha256', implode('', array_map(file_get_contents(...), $files))), 0, 12);
         }

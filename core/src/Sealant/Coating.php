@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Apron\Sealant;
 
 use Apron\Material\Material;
+use Apron\Material\Usual;
 use Apron\Rules\RuleFigures;
 
 /**
@@ -37,10 +38,10 @@ final readonly class Coating
         $this->film = new WetFilm($dryMm, $this->solids());
     }
 
-    /** Volume solids as a share: of the data sheet, or the usual half. */
+    /** Volume solids as a share: of the data sheet, or the usual of its family. */
     public function solids(): float
     {
-        $said = $this->product->product?->solidsPct;
+        $said = Usual::of($this->product)->solidsPct;
 
         return $said === null ? RuleFigures::of('coats')->figure('solids_share') : $said / 100;
     }
@@ -65,7 +66,7 @@ final readonly class Coating
     /** Whole packs; null where nobody has said how much is in one. */
     public function packs(): ?int
     {
-        $holds = $this->product->product?->packL;
+        $holds = Usual::of($this->product)->packL;
 
         return $holds === null ? null : (int) ceil($this->litres() / $holds - 1e-9);
     }

@@ -20,6 +20,7 @@ const LISTS = {
   opening: 'openings',
   asked: 'asked',
   system: 'systems',
+  adhesion: 'adhesion',
   acceptance: 'acceptances',
 } as const;
 

@@ -331,6 +331,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{project}/materials/{material}/laid": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["laid"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{project}/export.json": {
         parameters: {
             query?: never;
@@ -1229,6 +1245,13 @@ export interface components {
             coating?: "hot-dip" | "electro";
             /** @description families of what it may be fastened with */
             fasteners?: string[];
+            /** @description the coldest face it may be laid on where that is primed */
+            primed_c?: number;
+            /** @enum {string} */
+            nail_seal?: "no" | "one-layer" | "two-layers";
+            storage?: string;
+            /** @description °C and hours to cure, the coldest first */
+            cure_at?: number[][];
         };
         /** @description a pair of materials that is asked about directly */
         AskedPair: {
@@ -1259,6 +1282,28 @@ export interface components {
             plane?: "water" | "air" | "vapour" | "heat";
             products: string[];
         };
+        /** @description strips of a product that were pulled off a face of this project */
+        AdhesionTest: {
+            id: string;
+            product: string;
+            on: string;
+            pulls: components["schemas"]["Pull"][];
+        };
+        Pull: {
+            /** @description the day: 2026-05-01 */
+            at: string;
+            by: string;
+            /**
+             * @description the product tore, it let go, or the face came off with it
+             * @enum {string}
+             */
+            mode: "cohesive" | "adhesive" | "substrate";
+            /** @description days that it had lain */
+            cured_days?: number;
+            /** @description on 25 mm of width */
+            newtons?: number;
+            words?: string;
+        };
         /** Apron project file, version 1 */
         ProjectFile: {
             /** @constant */
@@ -1269,6 +1314,7 @@ export interface components {
             conditions?: components["schemas"]["Condition"][];
             materials?: components["schemas"]["Material"][];
             systems?: components["schemas"]["System"][];
+            adhesion?: components["schemas"]["AdhesionTest"][];
             assemblies?: components["schemas"]["Assembly"][];
             details?: components["schemas"]["Detail"][];
             openings?: components["schemas"]["ScheduledOpening"][];
@@ -1551,6 +1597,8 @@ export interface components {
                 remedy: string;
                 source: Record<string, never>;
                 places: string[];
+                /** @description the first lies on the second */
+                a_over_b: boolean;
                 /** @description the system that one of the two is a stranger to */
                 stranger_to: string | null;
             }[];
@@ -1691,6 +1739,8 @@ export interface components {
                 title: string;
                 reason: string;
             }[];
+            /** @description what of its pieces wants something of what they lie on, each where it is */
+            touches?: components["schemas"]["TouchMark"][];
         };
         SiteCheck: {
             id: string;
@@ -2027,14 +2077,20 @@ export interface components {
                 kind: "primer" | "instead" | "turned" | "between";
                 with: string | null;
                 name: string | null;
+                /** @description how many others it touches where it goes */
+                beside: number;
+                /** @description those that fare worse with it */
+                worse: string[];
             }[];
             /** @description the system that one of the two is a stranger to */
             stranger_to: string | null;
+            a_over_b: boolean;
         };
         ContactSheet: {
             contacts: components["schemas"]["PairAnswer"][];
             /** @description mean of the air by month, °C, January first; empty where the project has no climate */
             months: number[];
+            season: components["schemas"]["SeasonRow"][];
         };
         Film: {
             wet_mm: number;
@@ -2046,6 +2102,34 @@ export interface components {
             readings: number;
             least_reading_mm: number;
             permeance_ng_pa_s_m2: number;
+        };
+        /** @description a product of the project, by month */
+        SeasonRow: {
+            material: string;
+            name: string;
+            application_c: number[] | null;
+            /** @description whether its own data sheet says so */
+            stated: boolean;
+            sun_days: number | null;
+            /** @description January first; empty where it is not laid in weather, or there is no climate */
+            months: ("fair" | "primed" | "damp" | "frost" | "cold" | "hot")[];
+        };
+        /** @description how a product is laid: its data sheet, and the usual of its family where that says nothing */
+        LaidProduct: {
+            sticks: string | null;
+            product: components["schemas"]["Product"];
+            /** @description keys that its own sheet says */
+            stated: string[];
+        };
+        TouchMark: {
+            contact: string;
+            /** @enum {string} */
+            severity: "fail" | "caution" | "note";
+            says: string;
+            piece: string;
+            facet: string;
+            rect: number[];
+            step: number;
         };
         BriefContent: {
             project: components["schemas"]["ProjectHead"];
@@ -2081,6 +2165,16 @@ export interface components {
                 key: string;
                 revision: number;
                 content: components["schemas"]["System"];
+                /** @description the id that its last save was sent with */
+                save: string | null;
+                /** @description why it can no longer be read */
+                broken: string | null;
+            }[];
+            adhesion: {
+                kind: string;
+                key: string;
+                revision: number;
+                content: components["schemas"]["AdhesionTest"];
                 /** @description the id that its last save was sent with */
                 save: string | null;
                 /** @description why it can no longer be read */
@@ -2769,6 +2863,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Material"][];
+                };
+            };
+        };
+    };
+    laid: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                material: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description how it is laid, stored and cured, and which of it its own sheet says */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LaidProduct"];
+                };
+            };
+            /** @description no such material */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
                 };
             };
         };

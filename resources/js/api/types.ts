@@ -31,6 +31,7 @@ export type DrillRun = Schemas['DrillRun'];
 export type RainStrip = Schemas['RainStrip'];
 export type SiteSheet = Schemas['SiteSheet'];
 export type System = Schemas['System'];
+export type AdhesionTest = Schemas['AdhesionTest'];
 export type AskedPair = Schemas['AskedPair'];
 export type PairAnswer = Schemas['PairAnswer'];
 export type ContactSheet = Schemas['ContactSheet'];

@@ -20,7 +20,9 @@ export type HatchName =
   | 'plain'
   | 'none';
 
-const byId = new Map(data.families.map((family) => [family.id, family]));
+export const families = data.families;
+
+const byId = new Map(families.map((family) => [family.id, family]));
 
 export const hatchOf = (family: string | undefined): HatchName =>
   (byId.get(family ?? '')?.hatch as HatchName | undefined) ?? 'plain';

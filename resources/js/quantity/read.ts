@@ -3,7 +3,16 @@
  * here because a field must answer while it is being typed; tests/shared/quantities.json holds both to one table.
  */
 export type Dimension =
-  'length' | 'thickness' | 'temperature' | 'percent' | 'permeance' | 'resistance' | 'per-area' | 'pressure';
+  | 'length'
+  | 'thickness'
+  | 'temperature'
+  | 'percent'
+  | 'permeance'
+  | 'resistance'
+  | 'per-area'
+  | 'pressure'
+  | 'area'
+  | 'run';
 
 export type Read = { value: number } | { why: string };
 
@@ -38,6 +47,8 @@ const UNITS: Record<Dimension, Record<string, number>> = {
   resistance: { r: RSI_PER_R, rsi: 1, 'm2k/w': 1 },
   'per-area': { '/m2': 1, '/ft2': FT2_PER_M2 },
   pressure: { pa: 1, psf: PA_PER_PSF },
+  area: { m2: 1, 'm²': 1, ft2: 1 / FT2_PER_M2, 'ft²': 1 / FT2_PER_M2, sf: 1 / FT2_PER_M2 },
+  run: { m: 1, cm: 0.01, mm: 0.001, ft: 0.3048, "'": 0.3048, in: 0.0254 },
 };
 
 const EXPECTED: Record<Dimension, string> = {
@@ -49,6 +60,8 @@ const EXPECTED: Record<Dimension, string> = {
   resistance: 'R-10 or RSI 1.8',
   'per-area': '6 /m2 or 0.5 /ft2',
   pressure: '300 Pa or 6 psf',
+  area: '90 m2 or 970 ft2',
+  run: '30 m or 100 ft',
 };
 
 const USUAL: Record<Dimension, [si: string, us: string]> = {
@@ -60,6 +73,8 @@ const USUAL: Record<Dimension, [si: string, us: string]> = {
   resistance: ['rsi', 'r'],
   'per-area': ['/m2', '/ft2'],
   pressure: ['pa', 'psf'],
+  area: ['m2', 'ft2'],
+  run: ['m', 'ft'],
 };
 
 const PLAIN: [RegExp, string][] = [

@@ -52,6 +52,10 @@ export function show(
       return si ? `${trim(value, 2)} /m²` : `${trim(value / FT2_PER_M2, 2)} /ft²`;
     case 'pressure':
       return si ? `${fixed(value, 0)} Pa` : `${fixed(value / PA_PER_PSF, 1)} psf`;
+    case 'area':
+      return si ? `${trim(value, 1)} m²` : `${trim(value * FT2_PER_M2, 0)} ft²`;
+    case 'run':
+      return si ? `${trim(value, 1)} m` : `${trim(value / 0.3048, 1)} ft`;
     case 'u':
       return si ? `${fixed(value, 3)} W/m²K` : `${fixed(value * RSI_PER_R, 3)} Btu/h·ft²·°F`;
     case 'water':

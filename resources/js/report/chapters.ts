@@ -21,6 +21,7 @@ const BY_SECTION: Record<Exclude<keyof ProjectFile, 'format' | 'catalogue'>, Cha
   project: null,
   materials: null,
   systems: null,
+  adhesion: null,
   climate: Brief,
   indoor: null,
   conditions: null,

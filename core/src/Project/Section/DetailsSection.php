@@ -12,6 +12,7 @@ use Apron\Detail\DetailWriter;
 use Apron\Detail\Layout;
 use Apron\Inspection\DetailChecks;
 use Apron\Json\Node;
+use Apron\Material\Material;
 use Apron\Method\InWall;
 use Apron\Method\Methods;
 use Apron\Method\Wall;
@@ -156,12 +157,24 @@ final class DetailsSection extends ListSection
      */
     public static function contactsOf(Project $project, Detail $detail, array $between): Contacts
     {
+        return PieceContacts::of($detail, self::substrate($project, $detail, $between));
+    }
+
+    /**
+     * What the wall has under the pieces, by facet: under its plane, and at the sides of the hole.
+     *
+     * @param  list<string>  $between
+     * @return array<string, Material>
+     */
+    public static function substrate(Project $project, Detail $detail, array $between): array
+    {
         $wall = null;
         foreach ($project->assemblies as $assembly) {
             $wall = $assembly->id === ($between[0] ?? null) ? Wall::of($assembly) : $wall;
         }
+        $sides = $detail->opening === null ? [] : ['sill', 'jamb-left', 'jamb-right', 'head'];
 
-        return PieceContacts::of($detail, $wall?->substrate === null ? [] : ['face' => $wall->substrate]);
+        return array_filter(['face' => $wall?->substrate] + array_fill_keys($sides, $wall?->reveal));
     }
 
     protected function checks(Project $project, object $row): array

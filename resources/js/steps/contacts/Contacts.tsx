@@ -9,9 +9,13 @@ import { Frame } from '../../ui/Frame';
 import { useKeys } from '../../ui/keys';
 import { SeverityMark, severityColour } from '../../ui/severity';
 import { useUnits } from '../../ui/units';
+import { saveWorkbook } from '../../ui/workbook';
 import { AskPair } from './AskPair';
 import { Films } from './Films';
+import { MONTHS } from './months';
 import { Pair } from './Pair';
+import { scheduleOf } from './schedule';
+import { Season } from './Season';
 import { Systems } from './Systems';
 import { Triangle } from './Triangle';
 
@@ -59,6 +63,7 @@ export default function Contacts() {
           </p>
         )}
         <Systems />
+        {sheet.data && <Season sheet={sheet.data} />}
         <Films />
         {contacts.length > 0 && (
           <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-6 border-t border-hair pt-3 max-lg:grid-cols-1">
@@ -90,7 +95,10 @@ export default function Contacts() {
                   <label>
                     <input type="checkbox" checked={all} onChange={(e) => setAll(e.target.checked)} /> the others too
                   </label>{' '}
-                  · <a href={`/api/projects/${project}/contacts.csv`}>CSV</a>
+                  · <a href={`/api/projects/${project}/contacts.csv`}>CSV</a> ·{' '}
+                  <button className="link" onClick={() => void saveWorkbook(scheduleOf(contacts), 'contacts.xlsx')}>
+                    XLSX
+                  </button>
                 </span>
               </h2>
               <ul>
@@ -122,5 +130,3 @@ export default function Contacts() {
     </Frame>
   );
 }
-
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];

@@ -7,7 +7,6 @@ import { QuantityField } from '../../ui/QuantityField';
 import { useUnits } from '../../ui/units';
 
 const ON = { smooth: 'smooth sheathing', rough: 'strand board, glass mat', masonry: 'concrete, block' };
-const M2_FT2 = 10.7639;
 const L_GAL = 3.785412;
 
 /** A coat: wet film from dry, litres and packs, what the gauge must show, and the vapour that the film lets through. */
@@ -16,10 +15,9 @@ export function Films() {
   const { units } = useUnits();
   const materials = useMaterials().data ?? [];
   const coats = materials.filter((m) => m.family?.startsWith('fluid-'));
-  const [given, setGiven] = useState({ material: '', dry_mm: 0.5, area: '100', on: 'smooth', joints_m: '0' });
+  const [given, setGiven] = useState({ material: '', dry_mm: 0.5, area_m2: 100, on: 'smooth', joints_m: 0 });
   const material = given.material || (coats[0]?.id ?? '');
-  const [area, joints] = [Number(given.area), Number(given.joints_m)];
-  const said = material !== '' && area > 0 && joints >= 0;
+  const said = material !== '';
   const live = useLive<'/api/projects/{project}/film'>(
     said
       ? {
@@ -27,9 +25,9 @@ export function Films() {
           body: {
             material,
             dry_mm: given.dry_mm,
-            area_m2: units === 'us' ? area / M2_FT2 : area,
+            area_m2: given.area_m2,
             on: given.on,
-            joints_m: units === 'us' ? joints * 0.3048 : joints,
+            joints_m: given.joints_m,
           },
         }
       : null,
@@ -69,26 +67,24 @@ export function Films() {
             ))}
           </select>
         </label>
-        <label>
-          {units === 'us' ? 'ft²' : 'm²'}{' '}
-          <input
-            type="number"
-            aria-label="Area"
-            className="w-[5rem]"
-            value={given.area}
-            onChange={(e) => setGiven({ ...given, area: e.target.value })}
-          />
-        </label>
-        <label>
-          {units === 'us' ? 'ft of joints' : 'm of joints'}{' '}
-          <input
-            type="number"
-            aria-label="Joints"
-            className="w-[5rem]"
-            value={given.joints_m}
-            onChange={(e) => setGiven({ ...given, joints_m: e.target.value })}
-          />
-        </label>
+        <QuantityField
+          label="area"
+          dimension="area"
+          value={given.area_m2}
+          least={0.01}
+          most={1e6}
+          width="6rem"
+          onChange={(v) => setGiven({ ...given, area_m2: v })}
+        />
+        <QuantityField
+          label="joints"
+          dimension="run"
+          value={given.joints_m}
+          least={0}
+          most={1e6}
+          width="6rem"
+          onChange={(v) => setGiven({ ...given, joints_m: v })}
+        />
       </div>
       {live.why !== null && said && (
         <p role="alert" className="text-fail">

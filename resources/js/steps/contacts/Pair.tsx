@@ -1,15 +1,13 @@
-import { useMutation } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { ulid } from 'ulid';
-import { put, wordsOf } from '../../api/client';
-import { address } from '../../api/paths';
-import { documentSaved } from '../../api/queries';
 import { useDocuments, useProjectId } from '../../api/hooks';
 import type { PairAnswer } from '../../api/types';
 import { WAYS } from '../../material/ways';
 import { placeOf } from '../../ui/findings';
+import { useKeys } from '../../ui/keys';
 import { RemoveDocument } from '../../ui/RemoveDocument';
 import { SeverityMark, severityColour } from '../../ui/severity';
+import { Pulls } from './Pulls';
+import { useTake } from './useTake';
 
 const CLEARS: Record<PairAnswer['clears'][number]['kind'], string> = {
   primer: 'prime with',
@@ -23,6 +21,17 @@ export function Pair({ pair }: { pair: PairAnswer }) {
   const project = useProjectId();
   const documents = useDocuments();
   const take = useTake(pair);
+  const clears = pair.clears.map((remedy) => ({ remedy, places: take.changes(remedy).length }));
+  useKeys(
+    Object.fromEntries(
+      clears
+        .slice(0, 9)
+        .flatMap(({ remedy, places }, i) =>
+          places > 0 && !take.pending ? [[`Alt+${i + 1}`, () => take.take(remedy)] as const] : [],
+        ),
+    ),
+    clears.some(({ places }) => places > 0) ? [['Alt 1 … 9', 'take what clears the pair']] : [],
+  );
   const kept = documents.data?.asked.find((d) => `asked.${d.key}` === pair.id);
   return (
     <section data-pair={pair.verdict}>
@@ -40,20 +49,33 @@ export function Pair({ pair }: { pair: PairAnswer }) {
       {pair.clears.length > 0 && (
         <>
           <h3 className="border-t border-hair pt-2 font-semibold">What clears it, tried by the same rules</h3>
-          <ul className="pb-1">
-            {pair.clears.map((c) => (
-              <li key={`${c.kind} ${c.with}`} className="flex justify-between gap-2">
-                <span>
-                  {CLEARS[c.kind]} {c.name}
+          <ol className="pb-1">
+            {clears.map(({ remedy, places }, i) => (
+              <li key={`${remedy.kind} ${remedy.with}`} className="py-[2px]" data-clears={remedy.kind}>
+                <span className="flex justify-between gap-2">
+                  <span>
+                    {CLEARS[remedy.kind]} {remedy.name}
+                  </span>
+                  {places > 0 && (
+                    <button
+                      className="act self-start whitespace-nowrap"
+                      disabled={take.pending}
+                      onClick={() => take.take(remedy)}
+                    >
+                      take it{places > 1 ? ` in ${places}` : ''} {i < 9 && <span className="key">Alt {i + 1}</span>}
+                    </button>
+                  )}
                 </span>
-                {c.kind === 'instead' && c.with !== null && take.possible && (
-                  <button className="act self-start" disabled={take.pending} onClick={() => take.instead(c.with ?? '')}>
-                    take it
-                  </button>
+                {remedy.kind === 'instead' && remedy.beside > 0 && (
+                  <span className={`block text-[11px] ${remedy.worse.length > 0 ? 'text-caution' : 'text-faint'}`}>
+                    {remedy.worse.length > 0
+                      ? `but then ${remedy.worse.join('; ')}`
+                      : `of ${remedy.beside} others that it touches there none fares worse`}
+                  </span>
                 )}
               </li>
             ))}
-          </ul>
+          </ol>
         </>
       )}
       {take.why !== null && (
@@ -85,49 +107,10 @@ export function Pair({ pair }: { pair: PairAnswer }) {
           />
         </p>
       )}
+      <Pulls key={pair.id} pair={pair} />
       <p className="border-t border-hair pt-2 text-[11px] text-faint">
         {pair.source.name}. Rule {pair.rule}. By family: a product’s own data sheet and a test on the real face win.
       </p>
     </section>
   );
-}
-
-/**
- * Another material in the place of the first, in every wall that has the pair. What it touches there is judged again as
- * soon as it is saved; what an opening is made of is changed with its method.
- */
-function useTake(pair: PairAnswer) {
-  const project = useProjectId();
-  const documents = useDocuments();
-  const walls = (documents.data?.assemblies ?? []).filter((doc) =>
-    doc.content.layers.some(
-      (layer) => layer.material === pair.a && pair.places.includes(`assemblies/${doc.key}/layers/${layer.id}`),
-    ),
-  );
-  const change = useMutation({
-    mutationFn: async (material: string) => {
-      for (const doc of walls) {
-        const layers = doc.content.layers.map((layer) =>
-          layer.material === pair.a && pair.places.includes(`assemblies/${doc.key}/layers/${layer.id}`)
-            ? { ...layer, material }
-            : layer,
-        );
-        const path = address('/api/projects/{project}/documents/{kind}/{key}', {
-          project,
-          kind: 'assembly',
-          key: doc.key,
-        });
-        documentSaved(
-          project,
-          await put(path, { revision: doc.revision, content: { ...doc.content, layers }, save: ulid() }),
-        );
-      }
-    },
-  });
-  return {
-    possible: (documents.data?.may_edit ?? false) && walls.length > 0,
-    pending: change.isPending,
-    why: change.isError ? wordsOf(change.error) : null,
-    instead: (material: string) => change.mutate(material),
-  };
 }

@@ -108,7 +108,24 @@ function Products({ doc, mayEdit, find, nameOf }: OneProps) {
   const found = find(more);
   return (
     <div className="flex flex-wrap items-baseline gap-x-2 py-1" data-system={doc.key}>
-      <b>{content.name}</b> <span className="text-faint">by {content.by}:</span>
+      <b>{content.name}</b> <span className="text-faint">by {content.by},</span>
+      <select
+        aria-label={`The control layer of ${content.name}`}
+        disabled={!mayEdit || save.isPending}
+        value={content.plane ?? ''}
+        onChange={(e) => {
+          const rest = Object.entries(content).filter(([key]) => key !== 'plane');
+          const plane: [string, string][] = e.target.value === '' ? [] : [['plane', e.target.value]];
+          save.mutate(Object.fromEntries([...rest, ...plane]) as unknown as System);
+        }}
+      >
+        <option value="">for no one layer:</option>
+        {(['water', 'air', 'vapour', 'heat'] as const).map((plane) => (
+          <option key={plane} value={plane}>
+            for {plane}:
+          </option>
+        ))}
+      </select>
       {content.products.map((id) => (
         <span key={id}>
           {nameOf(id)}

@@ -1,8 +1,8 @@
 import type { Material } from '../../api/types';
+import { families } from '../../material/families';
+import { FACTS, type Key } from '../../material/product';
 
-type Product = NonNullable<Material['product']>;
-
-const STICKS: Record<NonNullable<Material['sticks']>, string> = {
+export const STICKS: Record<NonNullable<Material['sticks']>, string> = {
   acrylic: 'acrylic',
   butyl: 'butyl',
   sbs: 'SBS bitumen',
@@ -24,64 +24,36 @@ const STICKS: Record<NonNullable<Material['sticks']>, string> = {
   mortar: 'mortar',
 };
 
-interface Laid {
+export interface Laid {
   sticks: Material['sticks'] | '';
-  low: string;
-  high: string;
-  damp: '' | 'yes' | 'no';
-  sun: string;
-  solids: string;
-  pack: string;
+  /** the family of its outer face, where that differs from its own */
+  outer: string;
+  said: Partial<Record<Key, string>>;
 }
 
-const text = (value: number | undefined) => (value === undefined ? '' : String(value));
-
-/** What a data sheet said before, as it is typed. */
-export const layingOf = (from: Material | undefined): Laid => ({
-  sticks: from?.sticks ?? from?.adhesive ?? '',
-  low: text(from?.product?.application_c?.[0]),
-  high: text(from?.product?.application_c?.[1]),
-  damp: from?.product?.damp_face === undefined ? '' : from.product.damp_face ? 'yes' : 'no',
-  sun: text(from?.product?.sun_days),
-  solids: text(from?.product?.solids_pct),
-  pack: text(from?.product?.pack_l),
-});
-
-/** As the file has it; what is not said here stays as it was. */
-export function productOf(laid: Laid, before: Product | undefined): Product | undefined {
-  const number = (typed: string, what: string) => {
-    if (typed.trim() === '') return undefined;
-    const value = Number(typed.replace(',', '.'));
-    if (!Number.isFinite(value)) throw new Error(`${what}: “${typed}” is no number.`);
-    return value;
-  };
-  const [low, high] = [number(laid.low, 'laid from'), number(laid.high, 'laid up to')];
-  if ((low === undefined) !== (high === undefined))
-    throw new Error('Laid at: both the least and the most, or neither.');
-  const product = Object.fromEntries(
-    Object.entries({
-      ...before,
-      application_c: low === undefined || high === undefined ? undefined : [low, high],
-      damp_face: laid.damp === '' ? undefined : laid.damp === 'yes',
-      sun_days: number(laid.sun, 'days in the sun'),
-      solids_pct: number(laid.solids, 'solids'),
-      pack_l: number(laid.pack, 'a pack'),
-    }).filter(([, said]) => said !== undefined),
-  ) as Product;
-  return Object.keys(product).length > 0 ? product : undefined;
-}
+const EXAMPLES: Partial<Record<Key, string>> = {
+  application_c: '−5 to 40 C',
+  service_c: '−40 to 80 C',
+  primer_on: 'concrete, gypsum; or none',
+  cure_at: '5 C: 72 h, 23 C: 24 h',
+  roll_m: '1.5 m × 30 m',
+  board_mm: '1220 × 2440 mm',
+  lap_mm: '150 × 150 mm',
+  working_range_mm: '10 to 18 mm',
+  tested_with: 'ids of materials, or families',
+};
 
 /** What the data sheet says of laying it: what it leaves out is the usual of its family. */
 export function Laying({ laying, change }: { laying: Laid; change: (laying: Laid) => void }) {
-  const field = (key: 'low' | 'high' | 'sun' | 'solids' | 'pack', label: string) => (
-    <label className="block">
-      <span className="block text-faint">{label}</span>
-      <input className="w-full" value={laying[key]} onChange={(e) => change({ ...laying, [key]: e.target.value })} />
-    </label>
-  );
+  const set = (key: Key, text: string) => change({ ...laying, said: { ...laying.said, [key]: text } });
   return (
-    <details className="col-span-2" open={laying.sticks !== ''}>
+    <details className="col-span-2" open={laying.sticks !== ''} data-laying>
       <summary className="text-faint">what it sticks with, and how it is laid</summary>
+      <datalist id="families">
+        {families.map((family) => (
+          <option key={family.id} value={family.title} />
+        ))}
+      </datalist>
       <div className="grid grid-cols-3 gap-x-4 gap-y-2 pt-1">
         <label className="block">
           <span className="block text-faint">Sticks with</span>
@@ -98,23 +70,49 @@ export function Laying({ laying, change }: { laying: Laid; change: (laying: Laid
             ))}
           </select>
         </label>
-        {field('low', 'Laid from, °C')}
-        {field('high', 'up to, °C')}
         <label className="block">
-          <span className="block text-faint">On a damp face</span>
+          <span className="block text-faint">Its outer face, where it differs</span>
           <select
             className="w-full"
-            value={laying.damp}
-            onChange={(e) => change({ ...laying, damp: e.target.value as Laid['damp'] })}
+            value={laying.outer}
+            onChange={(e) => change({ ...laying, outer: e.target.value })}
           >
-            <option value="">not said</option>
-            <option value="yes">yes</option>
-            <option value="no">no</option>
+            <option value="">as its family</option>
+            {families.map((family) => (
+              <option key={family.id} value={family.id}>
+                {family.title}
+              </option>
+            ))}
           </select>
         </label>
-        {field('sun', 'Days in the sun')}
-        {field('solids', 'Solids by volume, %')}
-        {field('pack', 'A pack holds, L')}
+        {FACTS.map((fact) => (
+          <label key={fact.key} className="block">
+            <span className="block text-faint">
+              {fact.label}
+              {fact.kind === 'number' ? `, ${fact.unit}` : ''}
+            </span>
+            {fact.kind === 'yes' || fact.kind === 'word' ? (
+              <select
+                className="w-full"
+                value={laying.said[fact.key] ?? ''}
+                onChange={(e) => set(fact.key, e.target.value)}
+              >
+                <option value="">not said</option>
+                {(fact.kind === 'yes' ? [fact.yes, fact.no] : Object.values(fact.words)).map((words) => (
+                  <option key={words}>{words}</option>
+                ))}
+              </select>
+            ) : (
+              <input
+                className="w-full"
+                list={fact.kind === 'families' ? 'families' : undefined}
+                placeholder={EXAMPLES[fact.key]}
+                value={laying.said[fact.key] ?? ''}
+                onChange={(e) => set(fact.key, e.target.value)}
+              />
+            )}
+          </label>
+        ))}
       </div>
     </details>
   );

@@ -8,6 +8,7 @@ import { Frame } from '../../ui/Frame';
 import { useKeys } from '../../ui/keys';
 import { RemoveDocument } from '../../ui/RemoveDocument';
 import { useUnits } from '../../ui/units';
+import { Laid } from './Laid';
 import { OwnMaterial } from './OwnMaterial';
 import { titleOf } from '../../material/families';
 
@@ -302,6 +303,7 @@ function Figures({
           )}
         </p>
       )}
+      <Laid material={m.id} />
       <h3 className="mt-3 border-t border-hair pt-2 font-bold">Where it is used</h3>
       {uses.length === 0 ? (
         <p className="text-faint">Nowhere in this project.</p>

@@ -10,7 +10,8 @@ import { show } from '../../quantity/show';
 import { Dialog } from '../../ui/Dialog';
 import { useUnits } from '../../ui/units';
 import { OFFERED, titleOf } from '../../material/families';
-import { Laying, layingOf, productOf } from './Laying';
+import { productOf, typedOf } from '../../material/product';
+import { Laying, type Laid } from './Laying';
 
 const HEAT = { conductivity_w_mk: 'conductivity, W/(m·K)', resistance_m2k_w: 'R of the whole thickness' } as const;
 const VAPOUR = {
@@ -61,7 +62,11 @@ export function OwnMaterial({
     date: from?.source?.date ?? '',
   });
   const [sheds, setSheds] = useState(from?.sheds_water);
-  const [laying, setLaying] = useState(() => layingOf(from));
+  const [laying, setLaying] = useState<Laid>(() => ({
+    sticks: from?.sticks ?? from?.adhesive ?? '',
+    outer: from?.faces?.outer ?? '',
+    said: typedOf(from?.product, units),
+  }));
   const [why, setWhy] = useState<string | null>(null);
   const set = (key: keyof typeof texts) => (value: string) => setTexts((t) => ({ ...t, [key]: value }));
 
@@ -109,7 +114,8 @@ export function OwnMaterial({
           sheds_water: sheds,
           adhesive: undefined,
           sticks: laying.sticks || undefined,
-          product: productOf(laying, from?.product),
+          faces: laying.outer === '' ? undefined : { outer: laying.outer },
+          product: productOf(laying.said, units, from?.product),
           catalogue: undefined,
           source: { kind: 'data-sheet', name: texts.sheet.trim(), date: texts.date.trim() },
         }).filter(([, v]) => v !== undefined),

@@ -13,6 +13,7 @@ import type { Box } from '../../drawing/unfold';
 import { Dimensions } from '../../drawing/unfolded/Dimensions';
 import { dragged } from '../../drawing/unfolded/Handles';
 import { Numbers } from '../../drawing/unfolded/Numbers';
+import { TouchMarks } from '../../drawing/unfolded/TouchMarks';
 import { Unfolded } from '../../drawing/unfolded/Unfolded';
 import { Water } from '../../drawing/unfolded/Water';
 import { Frame } from '../../ui/Frame';
@@ -340,6 +341,7 @@ export function SequenceView({ doc, list, mayEdit }: { doc: Doc<Sequence>; list:
               )}
               <Numbers />
               <Dimensions />
+              {!raining && <TouchMarks to={(pair) => `/p/${project}/contacts?pair=${encodeURIComponent(pair)}`} />}
             </Unfolded>
           )}
         </div>
