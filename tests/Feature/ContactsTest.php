@@ -143,7 +143,7 @@ it('says what a remedy would touch besides, and where a piece wants something on
         // What is only asked about is nowhere.
         expect($row['where'] === [])->toBe(str_starts_with($row['places'][0], 'asked/'), $row['id']);
     }
-    $sheet = $this->getJson("{$this->path}/sequences/o4")->assertOk()->json();
+    $sheet = $this->getJson("{$this->path}/sequences/d4")->assertOk()->json();
     expect($sheet['touches'])->not->toBe([]);
     foreach ($sheet['touches'] as $mark) {
         expect($rows)

@@ -67,25 +67,28 @@ final class Remedies
         $rules = ContactRules::standing();
         $does = Usual::sticker($touch->a) !== null;
         $metal = isset($rules->series[$touch->a->family->id ?? '']);
-        $like = array_filter(
+        $form = self::form($touch->a);
+        $of = fn (string $form): array => array_filter(
             $materials,
             fn (Material $m): bool => $m->id !== $touch->a->id &&
                 ($does
-                    ? Usual::sticker($m) !== null && self::form($m) === self::form($touch->a)
+                    ? Usual::sticker($m) !== null && self::form($m) === $form
                     : $metal && isset($rules->series[$m->family->id ?? ''])) &&
                 self::clears(new Touch($m, $touch->b, $touch->how, $touch->conditions, $touch->aOverB)),
         );
+        // Where no tape will do, a strip is cut from a membrane.
+        $like = $of($form) ?: ($form === 'tape' ? $of('membrane') : []);
 
         return self::told('instead', $like, null);
     }
 
-    /** A tape is no bead, and a coat is neither. */
+    /** A tape is no bead, and no membrane, and a coat is none of them. */
     private static function form(Material $material): string
     {
         return match (true) {
             str_starts_with($material->adhesive->value ?? '', 'primer-') => 'primer',
             $material->adhesive === Sticks::MasticSolvent => 'bead',
-            $material->adhesive !== null => 'tape',
+            $material->adhesive !== null => $material->role() === null ? 'tape' : 'membrane',
             str_starts_with($material->family->id ?? '', 'fluid-') => 'coat',
             default => 'bead',
         };

@@ -60,7 +60,7 @@ final class ContactSheet
         ];
     }
 
-    /** @return list<array<string, mixed>> what of it is laid in weather, or stands in the sun: a row for each product */
+    /** @return list<array<string, mixed>> what of it is laid in weather, or stands in the sun, by product */
     private static function season(Project $project): array
     {
         $rows = [];

@@ -70,7 +70,9 @@ export function Pair({ pair }: { pair: PairAnswer }) {
                   <span className={`block text-[11px] ${remedy.worse.length > 0 ? 'text-caution' : 'text-faint'}`}>
                     {remedy.worse.length > 0
                       ? `but then ${remedy.worse.join('; ')}`
-                      : `of ${remedy.beside} others that it touches there none fares worse`}
+                      : remedy.beside === 1
+                        ? 'the other that it touches there fares no worse'
+                        : `none of the ${remedy.beside} others that it touches there fares worse`}
                   </span>
                 )}
               </li>
