@@ -99,7 +99,7 @@ export function Season({ sheet }: { sheet: ContactSheet }) {
   );
 }
 
-/** Short enough to stand over a column: what a figure is rounded to matters less than which side of nothing it is on. */
+/** Short enough to stand over a column. */
 function degrees(celsius: number, units: 'si' | 'us'): string {
   const value = Math.round(units === 'si' ? celsius : celsius * 1.8 + 32);
   return `${value < 0 ? '−' : ''}${Math.abs(value)}°`;
