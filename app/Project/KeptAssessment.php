@@ -12,6 +12,7 @@ use Apron\Inspection\CheckFormat;
 use Apron\Inspection\SiteEvent;
 use Apron\Inspection\SiteFindings;
 use Apron\Inspection\SiteSheet;
+use Apron\Inspection\Substituted;
 use Apron\Json\Broken;
 use Apron\Material\Catalogue;
 use Apron\Project\Assessment;
@@ -22,11 +23,13 @@ use Apron\Project\Section\AssembliesSection;
 use Apron\Project\Section\BriefSection;
 use Apron\Project\Section\MaterialsSection;
 use Apron\Project\Section\SystemsSection;
+use Apron\Project\Substitutions;
 use Apron\Project\Told;
 use Apron\Quantity\UnitSystem;
 use Apron\Rules\Edition;
 use Apron\Rules\Finding;
 use Apron\Rules\Words;
+use Illuminate\Support\Collection;
 
 /**
  * What is said of a project, kept document by document under all that it depends on: its own content, the brief's, the
@@ -114,7 +117,7 @@ final class KeptAssessment
             array_push($findings, ...$part->findings);
             array_push($checks, ...$events === [] ? [] : $part->checks);
         }
-        array_push($findings, ...$events === [] ? [] : $this->ofSite($events, $checks, $units));
+        array_push($findings, ...$events === [] ? [] : $this->ofSite($project, $events, $checks, $units));
         $told = Acceptance::mark(Assessment::worstFirst($findings), $this->stored->acceptances($project));
 
         return ['format' => Assessment::FORMAT] + $figures + ['findings' => $told];
@@ -125,7 +128,7 @@ final class KeptAssessment
      * @param  list<\stdClass>  $checks
      * @return list<mixed>
      */
-    private function ofSite(array $events, array $checks, UnitSystem $units): array
+    private function ofSite(Project $project, array $events, array $checks, UnitSystem $units): array
     {
         $words = new Words($units);
         $rows = [];
@@ -137,8 +140,39 @@ final class KeptAssessment
 
         return array_map(
             fn (Finding $finding): array => Assessment::shape($finding, $words),
-            SiteFindings::of($rows, $events),
+            [
+                ...SiteFindings::of($rows, $events),
+                ...$this->substitutions($project, $events, $words)->findings($events),
+            ],
         );
+    }
+
+    /**
+     * What was used instead of what was planned, each judged for its place.
+     *
+     * @return list<array{event: array<string, mixed>, severity: string, title: string, reason: string, remedy: string}>
+     */
+    public function instead(Project $project, UnitSystem $units): array
+    {
+        $events = SiteEvents::of($project);
+
+        return $this->substitutions($project, $events, new Words($units))->told($events);
+    }
+
+    /** @param  list<SiteEvent>  $events */
+    private function substitutions(Project $project, array $events, Words $words): Substitutions
+    {
+        $keys = [];
+        foreach ($events as $event) {
+            if ($event->says instanceof Substituted) {
+                $keys[] = $event->says->parts()['id'];
+            }
+        }
+        $documents = $keys === [] ? new Collection : $project->documents()->whereIn('key', $keys)->get();
+        $bases = $this->stored->base($project)->pluck('id')->all();
+        $rest = $documents->reject(fn (Document $d): bool => in_array($d->id, $bases, true));
+
+        return new Substitutions($this->stored->part($project, $rest), $words);
     }
 
     /**

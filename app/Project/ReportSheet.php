@@ -19,6 +19,7 @@ use Apron\Project\Project as CoreProject;
 use Apron\Project\ProjectFormat;
 use Apron\Project\Section\DetailsSection;
 use Apron\Project\SiteChecks;
+use Apron\Project\Substitutions;
 use Apron\Rules\Words;
 use Apron\Trace\School;
 use Illuminate\Support\Facades\URL;
@@ -90,7 +91,9 @@ final class ReportSheet
             'schedule' => $this->schedule($kinds, $assessed, $words),
             'contacts' => ContactSheet::of($core),
             'others' => ForOthers::of($core, $words),
-            'site' => SiteSheet::of($this->checks($core, $words), $core->site ?? []),
+            'site' => SiteSheet::of($this->checks($core, $words), $core->site ?? []) + [
+                'substitutions' => (new Substitutions($core, $words))->told($core->site ?? []),
+            ],
             'drills' => DrillRun::where('project_id', $project->id)
                 ->latest('id')
                 ->limit(200)

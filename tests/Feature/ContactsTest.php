@@ -178,3 +178,38 @@ it('says how a product is laid, and which of it is the usual of its family', fun
     expect($laid['stated'])->toBe(['application_c'])->and($laid['product']['application_c'])->toBe([-4, 40]);
     $this->getJson("{$this->path}/materials/nothing/laid")->assertNotFound();
 });
+
+it('takes in what was used instead, and judges it for its place alone', function () {
+    $send = fn (array $event) => $this->postJson("{$this->path}/site/events", ['events' => [$event]]);
+    $before = count($this->getJson("{$this->path}/assessment")->json('findings'));
+    $send(['id' => 'vx', 'kind' => 'visit', 'at' => '2026-06-01T08:00:00Z', 'by' => 'x'])->assertOk();
+    $event = [
+        'id' => 'ex',
+        'kind' => 'substitution',
+        'visit' => 'vx',
+        'at' => '2026-06-01T09:00:00Z',
+        'by' => 'x',
+        'place' => 'details/d4/pieces/strip',
+        'material' => 'seam-tape-butyl',
+        'words' => 'The strip had run out.',
+    ];
+    $send(['place' => 'd4'] + $event)->assertUnprocessable()->assertSee('assemblies/w1/layers/l2');
+    $pieces = $this->getJson("{$this->path}/sequences/d4")->json('detail.pieces');
+    $event['place'] = "details/d4/pieces/{$pieces[1]['id']}";
+    $send($event)->assertOk();
+    $told = $this->getJson("{$this->path}/site")->assertOk()->json('substitutions');
+    expect($told)
+        ->toHaveCount(1)
+        ->and($told[0]['event']['place'])
+        ->toBe($event['place'])
+        ->and($told[0]['reason'])
+        ->toContain('The strip had run out.');
+    $findings = $this->getJson("{$this->path}/assessment")->json('findings');
+    $of = array_column($findings, null, 'subject');
+    expect(count($findings))
+        ->toBe($before + 1)
+        ->and($of['site/substitutions/ex']['severity'])
+        ->toBe($told[0]['severity']);
+    $file = $this->getJson("{$this->path}/export.json")->json();
+    expect(array_column($file['site']['events'], 'id'))->toContain('ex');
+});

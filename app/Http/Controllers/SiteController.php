@@ -42,7 +42,10 @@ class SiteController
     ): JsonResponse {
         $units = Wording::units($request) ?? $stored->part($project)->brief->units;
 
-        return new JsonResponse(SiteSheet::of($kept->checks($project, $units), SiteEvents::of($project)));
+        return new JsonResponse(
+            SiteSheet::of($kept->checks($project, $units), SiteEvents::of($project)) +
+                ['substitutions' => $kept->instead($project, $units)],
+        );
     }
 
     #[

@@ -13,4 +13,6 @@ enum EventKind: string
     case FaultRaised = 'fault-raised';
     case FaultRepaired = 'fault-repaired';
     case FaultReinspected = 'fault-reinspected';
+    /** something else was used than what was planned there */
+    case Substitution = 'substitution';
 }

@@ -24,7 +24,7 @@ final readonly class SiteEvent
         public ?string $fault,
         public array $photographs,
         /** null where the kind says nothing more */
-        public Reading|FaultRaised|FaultReinspected|null $says,
+        public Reading|FaultRaised|FaultReinspected|Substituted|null $says,
     ) {
     }
 

@@ -24,6 +24,7 @@ final class SiteFormat
         'fault-raised' => ['severity'],
         'fault-repaired' => [],
         'fault-reinspected' => ['passes'],
+        'substitution' => ['place', 'material'],
     ];
 
     private const NEEDED = [
@@ -33,6 +34,7 @@ final class SiteFormat
         'fault-raised' => ['visit', 'severity', 'words'],
         'fault-repaired' => ['visit', 'fault', 'words'],
         'fault-reinspected' => ['visit', 'fault', 'passes'],
+        'substitution' => ['visit', 'place', 'material', 'words'],
     ];
 
     private const MOST = 100000;
@@ -93,9 +95,20 @@ final class SiteFormat
                 EventKind::Reading => self::reading($node),
                 EventKind::FaultRaised => new FaultRaised($node->get('severity')->oneOf(Severity::class)),
                 EventKind::FaultReinspected => new FaultReinspected($node->get('passes')->boolean()),
+                EventKind::Substitution => self::substituted($node),
                 EventKind::Visit, EventKind::Photograph, EventKind::FaultRepaired => null,
             },
         );
+    }
+
+    private static function substituted(Node $node): Substituted
+    {
+        $place = $node->get('place')->text();
+        if (preg_match(Substituted::PLACE, $place) !== 1) {
+            $node->get('place')->refuse('a layer or a piece: assemblies/w1/layers/l2, or details/o4/pieces/pan');
+        }
+
+        return new Substituted($place, $node->get('material')->id());
     }
 
     private static function reading(Node $node): Reading
@@ -161,6 +174,7 @@ final class SiteFormat
                     Severity::tryFrom($text('severity') ?? '') ?? Severity::Caution,
                 ),
                 EventKind::FaultReinspected => new FaultReinspected(($row['passes'] ?? null) === true),
+                EventKind::Substitution => new Substituted($text('place') ?? '', $text('material') ?? ''),
                 EventKind::Visit, EventKind::Photograph, EventKind::FaultRepaired => null,
             },
         );
@@ -228,6 +242,8 @@ final class SiteFormat
             'severity' => $says instanceof FaultRaised ? $says->severity->value : null,
             'words' => $event->words,
             'passes' => $says instanceof FaultReinspected ? $says->passes : null,
+            'place' => $says instanceof Substituted ? $says->place : null,
+            'material' => $says instanceof Substituted ? $says->material : null,
             'photographs' => $event->photographs,
             'asked' => $reading?->asked === null ? null : self::writeAsked($reading->asked),
         ]);

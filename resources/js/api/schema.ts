@@ -1141,7 +1141,7 @@ export interface components {
         SiteEvent: {
             id: string;
             /** @enum {string} */
-            kind: "visit" | "reading" | "photograph" | "fault-raised" | "fault-repaired" | "fault-reinspected";
+            kind: "visit" | "reading" | "photograph" | "fault-raised" | "fault-repaired" | "fault-reinspected" | "substitution";
             visit?: string;
             at: string;
             by: string;
@@ -1164,6 +1164,10 @@ export interface components {
             passes?: boolean;
             photographs?: string[];
             asked?: components["schemas"]["Asked"];
+            /** @description where something else was used: assemblies/w1/layers/l2, details/o4/pieces/pan */
+            place?: string;
+            /** @description what was used there */
+            material?: string;
         };
         /** @description Either psi_w_mk with m_per_m2, or chi_w_k with per_m2. */
         Bridge: {
@@ -1794,6 +1798,14 @@ export interface components {
                 check: string;
                 title: string;
                 readings: components["schemas"]["JudgedReading"][];
+            }[];
+            substitutions: {
+                event: components["schemas"]["SiteEvent"];
+                /** @enum {string} */
+                severity: "fail" | "caution" | "note" | "pass";
+                title: string;
+                reason: string;
+                remedy: string;
             }[];
         };
         Cure: {

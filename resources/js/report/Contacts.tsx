@@ -7,6 +7,13 @@ export function Contacts({ sheet }: { sheet: Sheet }) {
   const all = sheet.contacts.contacts;
   const told = all.filter((c) => c.verdict !== 'not needed');
   if (told.length === 0) return null;
+  const names = new Map(
+    all.flatMap((c) => [
+      [c.a, c.a_name],
+      [c.b, c.b_name],
+    ]),
+  );
+  const nameOf = (id: string) => names.get(id) ?? id;
   return (
     <section>
       <h2 className="mb-1 text-[14pt] font-bold">What touches what</h2>
@@ -36,6 +43,19 @@ export function Contacts({ sheet }: { sheet: Sheet }) {
           ))}
         </tbody>
       </table>
+      {(sheet.file.adhesion ?? []).map((test) => (
+        <p key={test.id} className="together border-t border-hair py-1">
+          <b>
+            Pulled: {nameOf(test.product)} off {nameOf(test.on)}.
+          </b>{' '}
+          {test.pulls
+            .map(
+              (pull) =>
+                `${pull.at}, ${pull.by}: ${pull.mode}${pull.cured_days === undefined ? '' : `, after ${pull.cured_days} days`}${pull.words ? ` (${pull.words})` : ''}`,
+            )
+            .join('; ')}
+        </p>
+      ))}
       <p>
         {all.length - told.length} more pairs touch and want nothing. By family, common practice: a data sheet and a
         test on the real face win.

@@ -5,7 +5,7 @@ import { severityColour, severityWord } from '../ui/severity';
 import type { Sheet } from './sheet';
 /** What was read, found and photographed on site. */
 export function Site({ sheet }: { sheet: Sheet }) {
-  if (sheet.site.checks.length === 0) return null;
+  if (sheet.site.checks.length === 0 && sheet.site.substitutions.length === 0) return null;
   const { site, photographs, units } = sheet;
   // Of thousands of checks on five hundred openings those that were read are the record.
   const read = site.checks.filter((c) => c.verdict.severity !== null);
@@ -48,6 +48,11 @@ export function Site({ sheet }: { sheet: Sheet }) {
           {site.checks.length - read.length} of {site.checks.length} checks are not read yet.
         </p>
       )}
+      {site.substitutions.map((s) => (
+        <p key={s.event.id} className="together border-t border-hair py-1">
+          <b className={severityColour(s.severity)}>{s.title}.</b> {s.reason} <i>{s.remedy}</i>
+        </p>
+      ))}
       {site.faults.map((f) => (
         <p key={f.id} className="together border-t border-hair py-1">
           <b>{f.state === 'closed' ? 'Closed' : f.state === 'repaired' ? 'Repaired, to be re-inspected' : 'Open'}:</b>{' '}

@@ -13,6 +13,7 @@ use Apron\Project\Project;
 use Apron\Project\Reading;
 use Apron\Project\Section;
 use Apron\Project\SiteChecks;
+use Apron\Project\Substitutions;
 use Apron\Rules\Words;
 
 /**
@@ -53,12 +54,15 @@ final class SiteSection implements Section
 
         return $events === []
             ? []
-            : SiteFindings::of(
-                array_map(
-                    fn (array $row): array => [...$row, CheckFormat::title($row[0], $words)],
-                    SiteChecks::of($project),
+            : [
+                ...SiteFindings::of(
+                    array_map(
+                        fn (array $row): array => [...$row, CheckFormat::title($row[0], $words)],
+                        SiteChecks::of($project),
+                    ),
+                    $events,
                 ),
-                $events,
-            );
+                ...(new Substitutions($project, $words))->findings($events),
+            ];
     }
 }

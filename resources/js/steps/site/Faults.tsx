@@ -2,6 +2,7 @@ import { useState, type FormEvent } from 'react';
 import { useProjectId } from '../../api/hooks';
 import type { Fault, SiteEvent, SiteSheet } from '../../api/types';
 import { SeverityMark, severityColour, severityWord } from '../../ui/severity';
+import { Instead } from './Instead';
 import type { OutboxState } from './useOutbox';
 
 interface Props {
@@ -46,6 +47,7 @@ export function Faults({ site, add, ensureVisit }: Props) {
         </label>
         <button className="act min-h-[56px] self-end">raise it</button>
       </form>
+      <Instead site={site} add={add} ensureVisit={ensureVisit} />
     </>
   );
 }
