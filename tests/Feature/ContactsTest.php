@@ -79,7 +79,7 @@ it('works out a film, and refuses one of what is no coat', function () {
     $film = ['material' => 'fluid-permeable', 'dry_mm' => 0.5, 'area_m2' => 90, 'on' => 'smooth'];
     $this->postJson("{$this->path}/film", $film)
         ->assertOk()
-        ->assertJson(['wet_mm' => 1.0, 'coats' => 1, 'packs' => null]);
+        ->assertJson(['wet_mm' => 1.0, 'coats' => 1, 'packs' => 6]);
     $this->postJson("{$this->path}/film", ['material' => 'plywood'] + $film)
         ->assertUnprocessable()
         ->assertSee('no coat');
@@ -193,7 +193,7 @@ it('takes in what was used instead, and judges it for its place alone', function
         'material' => 'seam-tape-butyl',
         'words' => 'The strip had run out.',
     ];
-    $send(['place' => 'd4'] + $event)->assertUnprocessable()->assertSee('assemblies/w1/layers/l2');
+    $send(['place' => 'd4'] + $event)->assertUnprocessable()->assertSee('a layer or a piece');
     $pieces = $this->getJson("{$this->path}/sequences/d4")->json('detail.pieces');
     $event['place'] = "details/d4/pieces/{$pieces[1]['id']}";
     $send($event)->assertOk();

@@ -133,7 +133,9 @@ final readonly class Substitutions
     {
         ['list' => $list, 'id' => $id, 'part' => $part] = $said->parts();
 
-        return $list === 'assemblies' ? $this->assembly($id)['name'] ?? $id : ($this->detail($id)->title ?? $id).", $part";
+        return $list === 'assemblies'
+            ? $this->assembly($id)['name'] ?? $id
+            : ($this->detail($id)->title ?? $id).", $part";
     }
 
     /** @return array{id: string, name: string, layers: list<array{id: string, material: string}>}|null */

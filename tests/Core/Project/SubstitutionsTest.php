@@ -40,6 +40,9 @@ function substitutedProject(array $case): array
             ['id' => 'f', 'material' => 'fibre-cement-panel', 'thickness_mm' => 8],
         ],
     ];
+    $board = ($case['foam'] ?? false) ? 'eps' : 'mineral-wool-board';
+    $products = ['membrane-permeable', 'seam-tape', 'glass-mat-gypsum', 'mineral-wool-board'];
+    $system = ['id' => 's1', 'name' => 'One house', 'by' => 'its maker', 'products' => $products];
     $visit = ['id' => 'v1', 'kind' => 'visit', 'at' => '2026-05-01T08:00:00Z', 'by' => 'A. Inspector'];
     $event = [
         'id' => 'e1',
@@ -81,14 +84,12 @@ function substitutedProject(array $case): array
                 'permeance_ng_pa_s_m2' => 1600,
             ],
         ],
-        'systems' => ($case['system'] ?? false)
-                ? [['id' => 's1', 'name' => 'One house', 'by' => 'its maker', 'products' => ['membrane-permeable', 'seam-tape', 'glass-mat-gypsum', 'mineral-wool-board']]]
-                : [],
+        'systems' => ($case['system'] ?? false) ? [$system] : [],
         'assemblies' => [
             $framed(
                 'w1',
                 [],
-                [['id' => 'b', 'material' => ($case['foam'] ?? false) ? 'eps' : 'mineral-wool-board', 'thickness_mm' => 100]],
+                [['id' => 'b', 'material' => $board, 'thickness_mm' => 100]],
             ),
             $framed('w2', [['id' => 'r', 'material' => 'smart-film-nylon', 'thickness_mm' => 0.2]], []),
         ],
