@@ -66,7 +66,13 @@ it('takes another metal in the wall that has a bad pair, with one key', function
         $browser->open("/p/$project/contacts");
         $browser->click('[data-contact="copper.touches.aluminium"]');
         $browser->see('aside [data-pair=corrodes]');
-        button($browser, 'take it', WebDriverKeys::ENTER);
+        $browser->see('aside [data-clears=instead] button');
+        $browser->driver
+            ->action()
+            ->keyDown(null, WebDriverKeys::ALT)
+            ->sendKeys(null, '1')
+            ->keyUp(null, WebDriverKeys::ALT)
+            ->perform();
         $browser->until(
             'return document.querySelector("[data-contact=\"copper.touches.aluminium\"]") === null',
             'the pair, gone',
@@ -74,5 +80,89 @@ it('takes another metal in the wall that has a bad pair, with one key', function
         $file = json_decode(fetched($browser, "/api/projects/$project/export.json"), true);
         $layers = array_column($file['assemblies'], 'layers', 'id')['w9'];
         expect($layers[2]['material'])->not->toBe('copper');
+    });
+});
+
+it('keeps a pull on the real face, and the pair is judged by it everywhere', function () {
+    signedIn('consultant', function (Browser $browser): void {
+        $project = copyOfDemo($browser);
+        $browser->open("/p/$project/contacts");
+        $pair = '[data-contact="membrane-sbs.bonded.glass-mat-gypsum.dry"]';
+        $browser->click($pair);
+        $browser->see('aside [data-pair="prime first"] [data-pulls]');
+        // Nothing said: it says what makes a test.
+        button($browser, 'keep this pull', WebDriverKeys::ENTER);
+        $browser->until('return /how it came away/.test(document.querySelector("[data-pulls] [role=alert]")?.textContent)');
+        $field = fn (string $label) => $browser->see("[data-pulls] [aria-label='$label']");
+        $browser->driver->executeScript(
+            'const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set;'.
+                ' set.call(arguments[0], "2026-05-04"); arguments[0].dispatchEvent(new Event("input", { bubbles: true }));',
+            [$field('Day it was pulled')],
+        );
+        $field('Who pulled it')->sendKeys('A. Inspector');
+        $field('How it came away')->sendKeys('adhesive');
+        $field('Days it had lain')->sendKeys('three');
+        button($browser, 'keep this pull', WebDriverKeys::ENTER);
+        $browser->until('return /three/.test(document.querySelector("[data-pulls] [role=alert]")?.textContent)');
+        $field('Days it had lain')->clear();
+        $field('Days it had lain')->sendKeys('3', WebDriverKeys::ENTER);
+        $browser->see('aside [data-pair="no bond"]');
+        $browser->until('return /let go of the face, after 3 days/.test(document.querySelector("[data-pulls]").textContent)');
+        $browser->until("return /no bond/.test(document.querySelector('$pair').textContent)");
+        // Primed, and tried again another day.
+        $field('How it came away')->sendKeys('cohesive');
+        $browser->driver->executeScript(
+            'const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set;'.
+                ' set.call(arguments[0], "2026-05-09"); arguments[0].dispatchEvent(new Event("input", { bubbles: true }));',
+            [$field('Day it was pulled')],
+        );
+        button($browser, 'keep this pull', WebDriverKeys::ENTER);
+        $browser->see('aside [data-pair=bonds]');
+        $file = json_decode(fetched($browser, "/api/projects/$project/export.json"), true);
+        expect(array_column($file['adhesion'][0]['pulls'], 'mode'))->toBe(['adhesive', 'cohesive']);
+    });
+});
+
+it('shows the months that each can be laid in, and who is in the sun too long', function () {
+    signedIn('consultant', function (Browser $browser): void {
+        $project = copyOfDemo($browser);
+        $browser->open("/p/$project/contacts");
+        $browser->see('[data-season] summary')->sendKeys(WebDriverKeys::ENTER);
+        $browser->until(
+            'return [...document.querySelectorAll("[data-season-of=\"membrane-sbs\"] td")].filter((td) => td.textContent === "C").length >= 4',
+            'the cold months of bitumen',
+        );
+        $browser->see("[aria-label='Days until it is covered']")->sendKeys('100 days');
+        $browser->until('return /no number of days/.test(document.querySelector("[data-season] [role=alert]")?.textContent)');
+        $browser->see("[aria-label='Days until it is covered']")->clear();
+        $browser->see("[aria-label='Days until it is covered']")->sendKeys('100');
+        $sun = fn (string $of): string => "document.querySelector('[data-season-of=\"$of\"] [data-sun]').dataset.sun";
+        $browser->until("return {$sun('membrane-sbs')} === 'true' && {$sun('polyolefin-wrap')} === 'false'");
+    });
+});
+
+it('leads from the mark on a drawing to its pair, and takes in what was used instead', function () {
+    signedIn('consultant', function (Browser $browser): void {
+        $project = copyOfDemo($browser);
+        $browser->open("/p/$project/sequences/d4");
+        $browser->click('[aria-label="Steps of the work"] li:last-child button');
+        $browser->click('[data-drawing] [data-touching]');
+        $browser->see('aside [data-pair="test first"]');
+        $browser->open("/p/$project/site/faults");
+        $fields = WebDriverBy::cssSelector('[data-instead] select, [data-instead] input');
+        $of = fn (int $n) => $browser->driver->findElements($fields)[$n];
+        $browser->see('[data-instead] select');
+        $browser->until('return document.querySelectorAll("[data-instead] select option").length > 4', 'the walls to choose from');
+        $of(0)->sendKeys('Foot of the sheathing');
+        $browser->until('return document.querySelectorAll("[data-instead] select")[1].options.length > 2', 'its pieces');
+        $of(1)->sendKeys('foot strip');
+        $of(2)->sendKeys('a strip of something');
+        $of(3)->sendKeys('The roll had run out', WebDriverKeys::ENTER);
+        $browser->until('return /no material of the project/.test(document.querySelector("[data-instead] [role=alert]")?.textContent)');
+        $of(2)->clear();
+        $of(2)->sendKeys('Seam tape, butyl');
+        button($browser, 'put it in the record', WebDriverKeys::ENTER);
+        $browser->see('[data-substitution]');
+        $browser->until('return /The roll had run out/.test(document.querySelector("[data-substitution]").textContent)');
     });
 });

@@ -79,10 +79,10 @@ function InsteadForm({ add, ensureVisit }: Omit<Props, 'site'>) {
   };
   return (
     <form onSubmit={submit} className="mt-2 grid max-w-[46rem] grid-cols-2 gap-2 max-sm:grid-cols-1">
-      <label className="grid">
+      <label className="grid min-w-0">
         In
         <select
-          className="min-h-[40px]"
+          className="min-h-[40px] w-full min-w-0"
           value={said.of}
           onChange={(e) => setSaid({ ...said, of: e.target.value, part: '' })}
         >
@@ -99,10 +99,10 @@ function InsteadForm({ add, ensureVisit }: Omit<Props, 'site'>) {
           ))}
         </select>
       </label>
-      <label className="grid">
+      <label className="grid min-w-0">
         instead of
         <select
-          className="min-h-[40px]"
+          className="min-h-[40px] w-full min-w-0"
           disabled={parts.length === 0}
           value={said.part}
           onChange={(e) => setSaid({ ...said, part: e.target.value })}
@@ -115,10 +115,10 @@ function InsteadForm({ add, ensureVisit }: Omit<Props, 'site'>) {
           ))}
         </select>
       </label>
-      <label className="grid">
+      <label className="grid min-w-0">
         was used
         <input
-          className="min-h-[40px]"
+          className="min-h-[40px] w-full min-w-0"
           list="site-materials"
           value={said.material}
           onChange={(e) => setSaid({ ...said, material: e.target.value })}
@@ -129,10 +129,10 @@ function InsteadForm({ add, ensureVisit }: Omit<Props, 'site'>) {
           ))}
         </datalist>
       </label>
-      <label className="grid">
+      <label className="grid min-w-0">
         because
         <input
-          className="min-h-[40px]"
+          className="min-h-[40px] w-full min-w-0"
           maxLength={2000}
           value={said.words}
           onChange={(e) => setSaid({ ...said, words: e.target.value })}
