@@ -105,7 +105,7 @@ it('keeps a pull on the real face, and the pair is judged by it everywhere', fun
         button($browser, 'keep this pull', WebDriverKeys::ENTER);
         $browser->until('return /three/.test(document.querySelector("[data-pulls] [role=alert]")?.textContent)');
         $field('Days it had lain')->clear();
-        $field('Days it had lain')->sendKeys('3', WebDriverKeys::ENTER);
+        $field('Days it had lain')->sendKeys(['3', WebDriverKeys::ENTER]);
         $browser->see('aside [data-pair="no bond"]');
         $browser->until('return /let go of the face, after 3 days/.test(document.querySelector("[data-pulls]").textContent)');
         $browser->until("return /no bond/.test(document.querySelector('$pair').textContent)");
@@ -157,7 +157,7 @@ it('leads from the mark on a drawing to its pair, and takes in what was used ins
         $browser->until('return document.querySelectorAll("[data-instead] select")[1].options.length > 2', 'its pieces');
         $of(1)->sendKeys('foot strip');
         $of(2)->sendKeys('a strip of something');
-        $of(3)->sendKeys('The roll had run out', WebDriverKeys::ENTER);
+        $of(3)->sendKeys(['The roll had run out', WebDriverKeys::ENTER]);
         $browser->until('return /no material of the project/.test(document.querySelector("[data-instead] [role=alert]")?.textContent)');
         $of(2)->clear();
         $of(2)->sendKeys('Seam tape, butyl');

@@ -48,7 +48,7 @@ export default function Contacts() {
           focus={search.has('ask')}
           answered={(answer) => {
             setAsked(answer);
-            setChosen(null);
+            if (answer !== null) setChosen(null);
           }}
         />
         {sheet.isError && (
