@@ -7,7 +7,7 @@ use Apron\Contact\How;
 use Apron\Contact\Resolver;
 use Apron\Contact\Touch;
 
-require_once __DIR__.'/Pairs.php';
+require_once __DIR__.'/Untested.php';
 
 /** @return array<string, list<array<string, mixed>>> the cases, each by what it is */
 function contactCases(): array
@@ -46,4 +46,12 @@ it('holds good pairs enough, and at least a hundred and twenty in all', function
         ->toBeGreaterThanOrEqual(120)
         ->and(count($good) / count($verdicts))
         ->toBeGreaterThan(1 / 3);
+});
+
+it('names every rule that no case would miss', function () {
+    $page = (string) file_get_contents(dirname(__DIR__, 3).'/docs/contacts-untested.md');
+    expect($page)
+        ->toBe(Untested::page(), 'php bin/untested-rules.php')
+        ->and(count(Untested::missed()))
+        ->toBeGreaterThan(150);
 });
