@@ -88,7 +88,7 @@ final class Remedies
         return match (true) {
             str_starts_with($material->adhesive->value ?? '', 'primer-') => 'primer',
             $material->adhesive === Sticks::MasticSolvent => 'bead',
-            $material->adhesive !== null => $material->role() === null ? 'tape' : 'membrane',
+            $material->adhesive !== null => $material->isStrip() ? 'tape' : 'membrane',
             str_starts_with($material->family->id ?? '', 'fluid-') => 'coat',
             default => 'bead',
         };

@@ -213,10 +213,16 @@ final readonly class Material
         return $this->family !== null && $this->family->reservoir;
     }
 
+    /** Whether it comes in strips, and is no sheet whatever its family: by name, or by the width of its roll. */
+    public function isStrip(): bool
+    {
+        return in_array($this->id, self::STRIPS, true) || ($this->product->rollM[0] ?? INF) < 0.5;
+    }
+
     /** What another could take its place as: wool is a board where it is stiff enough to stand in front of the wall. */
     public function role(): ?Role
     {
-        if (in_array($this->id, self::STRIPS, true)) {
+        if ($this->isStrip()) {
             return null;
         }
         $board = $this->family?->boardFrom;

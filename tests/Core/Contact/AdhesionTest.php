@@ -109,3 +109,30 @@ it('refuses a pull that cannot be used, and says where', function (array $pulls,
         'one of cohesive, adhesive, substrate',
     ],
 ]);
+
+it('goes by the face that was tried, the last of several tests, and by what is stuck alone', function () {
+    $test = fn (string $id, string $on, string $at, AdhesionMode $mode): AdhesionTest => new AdhesionTest(
+        $id,
+        'a',
+        $on,
+        [new Pull($at, 'A. Inspector', $mode)],
+    );
+    $judged = fn (array $tests, How $how = How::Bonded): string => Resolver::judge(
+        new Touch(materialOf('tape:acrylic', 'a'), materialOf('concrete', 'b'), $how),
+        new Settled(tests: $tests),
+    )->rule;
+    $old = $test('t1', 'b', '2026-05-01', AdhesionMode::Adhesive);
+    $new = $test('t2', 'b', '2026-06-01', AdhesionMode::Cohesive);
+    expect($judged([$test('t1', 'c', '2026-05-01', AdhesionMode::Adhesive)]))
+        ->toBe('acrylic.on.concrete')
+        ->and($judged([$old, $new]))
+        ->toBe('adhesion.held')
+        ->and($judged([$new, $old]))
+        ->toBe('adhesion.held')
+        ->and($judged([$old]))
+        ->toBe('adhesion.let-go')
+        ->and((new Settled(tests: [$old]))->test(
+            new Touch(materialOf('tape:acrylic', 'a'), materialOf('concrete', 'b'), How::Touches),
+        ))
+        ->toBeNull();
+});
