@@ -6,7 +6,6 @@ namespace App\Project;
 
 use App\Models\Document;
 use App\Models\Project;
-use Apron\Acceptance\Acceptance;
 use Apron\Inspection\Check;
 use Apron\Inspection\CheckFormat;
 use Apron\Inspection\SiteEvent;
@@ -19,7 +18,6 @@ use Apron\Project\Assessment;
 use Apron\Project\ListSection;
 use Apron\Project\Project as CoreProject;
 use Apron\Project\Section\AdhesionSection;
-use Apron\Project\Section\AssembliesSection;
 use Apron\Project\Section\BriefSection;
 use Apron\Project\Section\MaterialsSection;
 use Apron\Project\Section\SystemsSection;
@@ -57,8 +55,9 @@ final class KeptAssessment
         if ($kept !== null) {
             return $kept;
         }
-        $whole = json_encode($this->together($project, $units), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
-        $this->rows->keepWhole($project, $units, $hash, $whole);
+        $whole = $this->together($project, $units);
+        // Kept when the answer has gone: nobody waits for it.
+        defer(fn () => $this->rows->keepWhole($project, $units, $hash, $whole));
 
         return $whole;
     }
@@ -103,30 +102,29 @@ final class KeptAssessment
         return $checks;
     }
 
-    /** @return array<string, mixed> */
-    private function together(Project $project, UnitSystem $units): array
+    /** JSON as `apron-assessment/1` */
+    private function together(Project $project, UnitSystem $units): string
     {
         $events = SiteEvents::of($project);
-        $parts = $this->parts($project, $units, $events !== []);
-        $figures = $findings = $checks = [];
-        foreach ($parts as $name => $part) {
+        $text = new AssessmentText;
+        $checks = [];
+        foreach ($this->parts($project, $units, $events !== []) as $name => $part) {
             $list = $this->stored->sections->ofKind(strtok($name, '/') ?: '') instanceof ListSection;
             foreach (get_object_vars($part->figures) as $key => $said) {
-                $figures[$key] = $list ? [...$figures[$key] ?? [], $said] : $said;
+                $text->addFigure($key, $said, $list);
             }
-            array_push($findings, ...$part->findings);
+            $text->addFindings($part->findings);
             array_push($checks, ...$events === [] ? [] : $part->checks);
         }
-        array_push($findings, ...$events === [] ? [] : $this->ofSite($project, $events, $checks, $units));
-        $told = Acceptance::mark(Assessment::worstFirst($findings), $this->stored->acceptances($project));
+        $text->addFindings($events === [] ? [] : $this->ofSite($project, $events, $checks, $units));
 
-        return ['format' => Assessment::FORMAT] + $figures + ['findings' => $told];
+        return $text->json($this->stored->acceptances($project));
     }
 
     /**
      * @param  list<SiteEvent>  $events
      * @param  list<\stdClass>  $checks
-     * @return list<mixed>
+     * @return list<array{string, string, string}>
      */
     private function ofSite(Project $project, array $events, array $checks, UnitSystem $units): array
     {
@@ -139,7 +137,7 @@ final class KeptAssessment
         }
 
         return array_map(
-            fn (Finding $finding): array => Assessment::shape($finding, $words),
+            fn (Finding $finding): array => AssessmentText::finding($finding, $words),
             [
                 ...SiteFindings::of($rows, $events),
                 ...$this->substitutions($project, $events, $words)->findings($events),
@@ -239,13 +237,15 @@ final class KeptAssessment
      */
     private static function stoodOn(array $documents): array
     {
-        [$material, $wall] = [(new MaterialsSection)->kind(), (new AssembliesSection)->kind()];
+        $material = (new MaterialsSection)->kind();
         $hashes = [];
         foreach ($documents as $document) {
             if ($document->kind === $material) {
                 $hashes[$document->key] = $document->hash;
-            } elseif ($document->kind === $wall) {
-                $hashes[self::wall($document->key)] = $document->hash;
+            } elseif (in_array($document->kind, StoredProject::stoodOn(), true)) {
+                // A wall and an opening may have one id: both are stood on then.
+                $key = self::wall($document->key);
+                $hashes[$key] = ($hashes[$key] ?? '').$document->hash;
             }
         }
 
@@ -310,7 +310,7 @@ final class KeptAssessment
             $this->stored->sections->ofKind($document->kind) ??
             throw new \LogicException("no section of $document->kind");
         $shapes = fn (array $findings): array => array_map(
-            fn (Finding $finding): array => Assessment::shape($finding, $words),
+            fn (Finding $finding): array => AssessmentText::finding($finding, $words),
             $findings,
         );
         $broken =
@@ -342,7 +342,10 @@ final class KeptAssessment
         );
 
         return [
-            ['findings' => $shapes($told->findings), 'figures' => (object) $told->figures],
+            [
+                'findings' => $shapes($told->findings),
+                'figures' => (object) array_map(AssessmentText::text(...), $told->figures),
+            ],
             $checks,
             $told->materials,
         ];

@@ -15,6 +15,8 @@ use Apron\Project\Project as CoreProject;
 use Apron\Project\ProjectFormat;
 use Apron\Project\Section\AcceptancesSection;
 use Apron\Project\Section\AssembliesSection;
+use Apron\Project\Section\DetailsSection;
+use Apron\Project\Section\OpeningsSection;
 use Apron\Project\Sections;
 use Illuminate\Support\Collection;
 
@@ -55,25 +57,42 @@ final class StoredProject
     }
 
     /**
-     * The walls that these contents stand in.
+     * The walls that these contents stand in, and the openings that they place.
      *
-     * @param  list<array{string, \stdClass}>  $contents  kind and content
+     * @param  array<int, array{string, \stdClass}>  $contents  kind and content
      * @return Collection<int, Document>
      */
     public function walls(Project $project, array $contents): Collection
     {
-        $ids = [];
-        foreach ($contents as [$kind, $content]) {
-            array_push($ids, ...$this->sections->ofKind($kind)?->standsOn($content) ?? []);
+        /** @var list<Document> $found */
+        $found = [];
+        // A building stands on openings, and those on walls: no deeper.
+        foreach ([1, 2] as $_) {
+            $ids = [];
+            foreach ($contents as [$kind, $content]) {
+                array_push($ids, ...$this->sections->ofKind($kind)?->standsOn($content) ?? []);
+            }
+            /** @var list<Document> $more */
+            $more = $ids === []
+                ? []
+                : $project
+                    ->documents()
+                    ->whereIn('kind', self::stoodOn())
+                    ->whereIn('key', array_unique($ids))
+                    ->whereNotIn('id', array_map(fn (Document $d): string => $d->id, $found))
+                    ->get()
+                    ->all();
+            $contents = array_map(fn (Document $d): array => [$d->kind, $d->decoded()], $more);
+            array_push($found, ...$more);
         }
 
-        return $ids === []
-            ? new Collection
-            : $project
-                ->documents()
-                ->where('kind', (new AssembliesSection)->kind())
-                ->whereIn('key', array_unique($ids))
-                ->get();
+        return new Collection($found);
+    }
+
+    /** @return list<string> kinds that others stand on */
+    public static function stoodOn(): array
+    {
+        return [(new AssembliesSection)->kind(), (new DetailsSection)->kind(), (new OpeningsSection)->kind()];
     }
 
     /**

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Apron\Project;
 
 use Apron\Acceptance\Acceptance;
+use Apron\Building\BuildingAssessment;
 use Apron\Contact\Contact;
 use Apron\Contact\Contacts;
 use Apron\Json\Broken;
 use Apron\Judgement\AssemblyAssessment;
 use Apron\Project\Section\AcceptancesSection;
+use Apron\Project\Section\BuildingSection;
 use Apron\Rules\Assessed;
 use Apron\Rules\Finding;
 use Apron\Rules\Severity;
@@ -27,6 +29,8 @@ final readonly class Assessment
 
     /** @var list<DetailAssessment> */
     public array $details;
+
+    public ?BuildingAssessment $building;
 
     /** what touches anywhere in it */
     public Contacts $contacts;
@@ -56,6 +60,7 @@ final readonly class Assessment
             array_push($findings, ...$section->findings($project));
         }
         $this->assessed = $assessed;
+        $this->building = BuildingSection::assess($project);
         $this->contacts = $contacts;
         $all = array_merge(...array_values($assessed));
         $this->assemblies = array_values(
@@ -95,6 +100,10 @@ final readonly class Assessment
         $contacts = array_map(fn (Contact $contact): array => $contact->toArray(), $this->contacts->all());
         if ($contacts !== [] && $long) {
             $document['contacts'] = $contacts;
+        }
+        $building = $this->building?->toArray();
+        if ($building !== null) {
+            $document['building'] = $building;
         }
         $document['findings'] = Acceptance::mark(
             array_map(fn (Finding $finding): array => self::shape($finding, $words), $this->findings),

@@ -9,6 +9,7 @@ use Apron\Project\Section\AdhesionSection;
 use Apron\Project\Section\AskedSection;
 use Apron\Project\Section\AssembliesSection;
 use Apron\Project\Section\BriefSection;
+use Apron\Project\Section\BuildingSection;
 use Apron\Project\Section\DetailsSection;
 use Apron\Project\Section\MaterialsSection;
 use Apron\Project\Section\OpeningsSection;
@@ -30,6 +31,7 @@ final readonly class Sections
         AssembliesSection::class,
         DetailsSection::class,
         OpeningsSection::class,
+        BuildingSection::class,
         AskedSection::class,
         TrainingSection::class,
         SiteSection::class,

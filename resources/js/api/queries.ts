@@ -21,6 +21,7 @@ const LISTS = {
   asked: 'asked',
   system: 'systems',
   adhesion: 'adhesion',
+  building: 'building',
   acceptance: 'acceptances',
 } as const;
 

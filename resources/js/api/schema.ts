@@ -1308,6 +1308,106 @@ export interface components {
             newtons?: number;
             words?: string;
         };
+        /** @description blocks, what stands in them, and what is decided at their joints; mm */
+        Building: {
+            ground_mm?: number;
+            blocks: components["schemas"]["Block"][];
+            placed?: components["schemas"]["Placed"][];
+            movement?: components["schemas"]["Movement"][];
+            connections?: components["schemas"]["Connection"][];
+        };
+        Block: {
+            id: string;
+            outline: number[][];
+            base_mm: number;
+            top_mm: number;
+            /** @enum {string} */
+            inside?: "conditioned" | "unconditioned" | "open";
+            /** @description by edge */
+            ground_mm?: {
+                [key: string]: number;
+            };
+            wall?: string;
+            /** @description by edge */
+            walls?: {
+                [key: string]: string;
+            };
+            stretches?: {
+                edge: number;
+                from_mm: number;
+                to_mm: number;
+                base_mm?: number;
+                top_mm?: number;
+                assembly: string;
+            }[];
+            foundation?: string;
+            roof?: string;
+            slab?: string;
+            soffit?: string;
+            floor?: string;
+            roof_form?: {
+                /** @enum {string} */
+                kind: "flat" | "mono" | "gable";
+                /** @enum {string} */
+                edge?: "parapet" | "eaves";
+                parapet_mm?: number;
+                pitch_deg?: number;
+                low_edge?: number;
+                ridge_along?: number;
+            };
+        };
+        Placed: {
+            opening?: string;
+            detail?: string;
+            block: string;
+            edge?: number;
+            x_mm?: number;
+            z_mm?: number;
+            count?: number;
+            /** @enum {string} */
+            on?: "roof" | "slab" | "soffit";
+            at_mm?: number[];
+        };
+        Movement: {
+            id: string;
+            block: string;
+            edge: number;
+            x_mm: number;
+        };
+        Connection: {
+            joint: string | {
+                /** @enum {string} */
+                kind: "outside-corner" | "inside-corner" | "assembly-change" | "parapet" | "eaves" | "verge" | "ridge" | "wall-above-roof" | "wall-to-foundation" | "foundation-to-slab" | "wall-to-slab" | "wall-to-soffit" | "soffit-to-wall" | "unconditioned" | "sill" | "head" | "jamb" | "penetration" | "movement";
+                between?: string[];
+            };
+            detail?: string;
+            threads?: {
+                water?: {
+                    /** @enum {string} */
+                    by: "lap" | "tape" | "bead" | "gasket" | "fluid" | "foam" | "metal" | "continuous" | "butt" | "none";
+                    from?: string;
+                    to?: string;
+                };
+                air?: {
+                    /** @enum {string} */
+                    by: "lap" | "tape" | "bead" | "gasket" | "fluid" | "foam" | "metal" | "continuous" | "butt" | "none";
+                    from?: string;
+                    to?: string;
+                };
+                vapour?: {
+                    /** @enum {string} */
+                    by: "lap" | "tape" | "bead" | "gasket" | "fluid" | "foam" | "metal" | "continuous" | "butt" | "none";
+                    from?: string;
+                    to?: string;
+                };
+                heat?: {
+                    /** @enum {string} */
+                    by: "lap" | "tape" | "bead" | "gasket" | "fluid" | "foam" | "metal" | "continuous" | "butt" | "none";
+                    from?: string;
+                    to?: string;
+                };
+            };
+        };
         /** Apron project file, version 1 */
         ProjectFile: {
             /** @constant */
@@ -1322,6 +1422,7 @@ export interface components {
             assemblies?: components["schemas"]["Assembly"][];
             details?: components["schemas"]["Detail"][];
             openings?: components["schemas"]["ScheduledOpening"][];
+            building?: components["schemas"]["Building"];
             asked?: components["schemas"]["AskedPair"][];
             training?: components["schemas"]["DrillRun"][];
             site?: {
@@ -1606,6 +1707,92 @@ export interface components {
                 /** @description the system that one of the two is a stranger to */
                 stranger_to: string | null;
             }[];
+            building?: {
+                volume_m3: number;
+                envelope_m2: number;
+                parts: {
+                    id: string;
+                    kind: string;
+                    /** @enum {string} */
+                    faces: "outside" | "ground" | "unconditioned" | "open";
+                    assembly: string | null;
+                    gross_m2: number;
+                    net_m2: number;
+                }[];
+                joints: {
+                    id: string;
+                    /** @enum {string} */
+                    kind: "outside-corner" | "inside-corner" | "assembly-change" | "parapet" | "eaves" | "verge" | "ridge" | "wall-above-roof" | "wall-to-foundation" | "foundation-to-slab" | "wall-to-slab" | "wall-to-soffit" | "soffit-to-wall" | "unconditioned" | "sill" | "head" | "jamb" | "penetration" | "movement";
+                    length_m: number;
+                    parts: string[];
+                    detail: string | null;
+                    threads: {
+                        /** @enum {string} */
+                        water: "carried" | "broken" | "undecided" | "not-needed";
+                        /** @enum {string} */
+                        air: "carried" | "broken" | "undecided" | "not-needed";
+                        /** @enum {string} */
+                        vapour: "carried" | "broken" | "undecided" | "not-needed";
+                        /** @enum {string} */
+                        heat: "carried" | "broken" | "undecided" | "not-needed";
+                    };
+                }[];
+                threads: {
+                    water: {
+                        closed: boolean;
+                        carried_m: number;
+                        broken_m: number;
+                        undecided_m: number;
+                        not_needed_m: number;
+                        breaks: {
+                            joint: string;
+                            length_m: number;
+                            why: string;
+                        }[];
+                    };
+                    air: {
+                        closed: boolean;
+                        carried_m: number;
+                        broken_m: number;
+                        undecided_m: number;
+                        not_needed_m: number;
+                        breaks: {
+                            joint: string;
+                            length_m: number;
+                            why: string;
+                        }[];
+                    };
+                    vapour: {
+                        closed: boolean;
+                        carried_m: number;
+                        broken_m: number;
+                        undecided_m: number;
+                        not_needed_m: number;
+                        breaks: {
+                            joint: string;
+                            length_m: number;
+                            why: string;
+                        }[];
+                    };
+                    heat: {
+                        closed: boolean;
+                        carried_m: number;
+                        broken_m: number;
+                        undecided_m: number;
+                        not_needed_m: number;
+                        breaks: {
+                            joint: string;
+                            length_m: number;
+                            why: string;
+                        }[];
+                    };
+                };
+                corners: {
+                    at_mm: number[];
+                    joints: string[];
+                    worst: string;
+                }[];
+            };
         };
         Document: {
             kind: string;
@@ -2217,6 +2404,16 @@ export interface components {
                 key: string;
                 revision: number;
                 content: components["schemas"]["ScheduledOpening"];
+                /** @description the id that its last save was sent with */
+                save: string | null;
+                /** @description why it can no longer be read */
+                broken: string | null;
+            }[];
+            building: {
+                kind: string;
+                key: string;
+                revision: number;
+                content: components["schemas"]["Building"];
                 /** @description the id that its last save was sent with */
                 save: string | null;
                 /** @description why it can no longer be read */

@@ -2,6 +2,7 @@ import type { FC } from 'react';
 import type { ProjectFile } from '../api/types';
 import { Acceptances } from './Acceptances';
 import { Assemblies } from './Assemblies';
+import { Building } from './Building';
 import { Brief } from './Brief';
 import { Contacts } from './Contacts';
 import { Details } from './Details';
@@ -27,6 +28,7 @@ const BY_SECTION: Record<Exclude<keyof ProjectFile, 'format' | 'catalogue'>, Cha
   conditions: null,
   assemblies: Assemblies,
   openings: Schedule,
+  building: Building,
   details: Details,
   asked: Contacts,
   site: Site,

@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Apron\Building;
+
+use Apron\Assembly\Assembly;
+use Apron\Assembly\Control;
+use Apron\Rules\Finding;
+use Apron\Rules\Severity;
+use Apron\Rules\Source;
+
+/** A building with its parts, its joints and its four threads, and what is said of them. */
+final readonly class BuildingAssessment
+{
+    public Threads $threads;
+
+    /**
+     * @param  array<string, Assembly>  $assemblies  by id
+     * @param  array<string, Proof>  $proofs  by id of the detail
+     */
+    public function __construct(
+        public Envelope $envelope,
+        private array $assemblies,
+        array $proofs,
+        private bool $asksVapour,
+    ) {
+        $this->threads = new Threads($envelope, $assemblies, $proofs, $asksVapour);
+    }
+
+    /** @return array<string, mixed> as `apron-assessment/1` has it */
+    public function toArray(): array
+    {
+        return [
+            'volume_m3' => round($this->envelope->volume, 6),
+            'envelope_m2' => round($this->envelope->area(), 6),
+            'parts' => array_map(fn (Part $part): array => $part->toArray(), array_values($this->envelope->parts)),
+            'joints' => array_map(
+                fn (Joint $joint): array => [
+                    'id' => $joint->id,
+                    'kind' => $joint->kind->value,
+                    'length_m' => round($joint->length, 6),
+                    'parts' => $joint->parts,
+                    'detail' => $this->threads->detail($joint),
+                    'threads' => array_map(fn (ThreadState $s): string => $s->value, $this->threads->states[$joint->id]),
+                ],
+                $this->envelope->joints,
+            ),
+            'threads' => $this->told(),
+            'corners' => Corners::of($this->envelope, $this->threads),
+        ];
+    }
+
+    /** @return array<string, array<string, mixed>> */
+    private function told(): array
+    {
+        $told = [];
+        foreach (Control::cases() as $control) {
+            $metres = fn (ThreadState $state): float => round($this->threads->metres($control, $state), 6);
+            $told[$control->value] = [
+                'closed' => $this->threads->isClosed($control),
+                'carried_m' => $metres(ThreadState::Carried),
+                'broken_m' => $metres(ThreadState::Broken),
+                'undecided_m' => $metres(ThreadState::Undecided),
+                'not_needed_m' => $metres(ThreadState::NotNeeded),
+                'breaks' => $this->threads->breaks($control),
+            ];
+        }
+
+        return $told;
+    }
+
+    /** @return list<Finding> */
+    public function findings(): array
+    {
+        return [
+            ...$this->parts(),
+            ...$this->breaks(),
+            ...array_map(
+                fn (Placed $placed): Finding => self::finding(
+                    'building.no-such-opening',
+                    Severity::Fail,
+                    ['opening' => $placed->detail, 'block' => $placed->block],
+                    "$placed->detail $placed->block",
+                ),
+                $this->envelope->waiting,
+            ),
+            ...array_map(
+                fn (array $at): Finding => self::finding(
+                    'building.touch',
+                    Severity::Caution,
+                    ['x_mm' => $at[0], 'y_mm' => $at[1], 'z_mm' => $at[2]],
+                    vsprintf('%.0F %.0F %.0F', $at),
+                ),
+                $this->envelope->hairs,
+            ),
+            ...$this->nowhere(),
+        ];
+    }
+
+    /** @return list<Finding> parts of no assembly, or of one that the project does not have */
+    private function parts(): array
+    {
+        $findings = [];
+        foreach ($this->envelope->parts as $part) {
+            $known = $part->assembly !== null && isset($this->assemblies[$part->assembly]);
+            if ($part->kind !== PartKind::Opening && ! $known) {
+                $findings[] = self::finding(
+                    $part->assembly === null ? 'building.no-assembly' : 'building.no-such-assembly',
+                    Severity::Fail,
+                    ['part' => $part->id, 'assembly' => $part->assembly ?? '', 'area_m2' => round($part->gross, 2)],
+                    $part->id,
+                );
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> one for each thread that breaks, with the longest break */
+    private function breaks(): array
+    {
+        $findings = [];
+        foreach (Control::cases() as $control) {
+            $breaks = $this->threads->breaks($control);
+            if ($breaks !== []) {
+                $findings[] = self::finding(
+                    'building.thread-broken',
+                    Severity::Fail,
+                    [
+                        'control' => $control->value,
+                        'count' => count($breaks),
+                        'run_m' => $this->threads->metres($control, ThreadState::Broken),
+                        'joint' => $breaks[0]['joint'],
+                        'why' => $breaks[0]['why'],
+                    ],
+                    $control->value,
+                );
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> connections that speak of no joint there is */
+    private function nowhere(): array
+    {
+        $findings = [];
+        $ids = array_column($this->envelope->joints, null, 'id');
+        foreach ($this->envelope->building->connections as $connection) {
+            $kinds = array_filter($ids, fn (Joint $joint): bool => $joint->kind === $connection->kind);
+            if ($connection->joint === null ? $kinds === [] : ! isset($ids[$connection->joint])) {
+                $names = $connection->joint ?? $connection->kind->value ?? '';
+                $findings[] = self::finding('building.connection-nowhere', Severity::Note, ['joint' => $names], $names);
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @param  array<string, float|int|string>  $figures */
+    private static function finding(string $code, Severity $severity, array $figures, string $of): Finding
+    {
+        return new Finding($code, $severity, 'building', $figures, Source::computed('the building'), $of);
+    }
+}

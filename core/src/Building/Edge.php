@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Apron\Building;
+
+/** One side of an outline, walked with the block on the left: its left end seen from outside is where it begins. */
+final readonly class Edge
+{
+    public float $length;
+
+    /** @param  int  $index  as the outline was given, either way round; all in mm */
+    public function __construct(
+        public int $index,
+        public float $x0,
+        public float $y0,
+        public float $x1,
+        public float $y1,
+    ) {
+        $this->length = hypot($x1 - $x0, $y1 - $y0);
+    }
+
+    /** @return array{float, float} unit vector along it */
+    public function along(): array
+    {
+        return [($this->x1 - $this->x0) / $this->length, ($this->y1 - $this->y0) / $this->length];
+    }
+
+    /** How far along it a place lies, mm from its left end. */
+    public function u(float $x, float $y): float
+    {
+        [$dx, $dy] = $this->along();
+
+        return ($x - $this->x0) * $dx + ($y - $this->y0) * $dy;
+    }
+
+    /** How far off its line a place lies, mm, to the left of it, which is inward. */
+    public function off(float $x, float $y): float
+    {
+        [$dx, $dy] = $this->along();
+
+        return ($y - $this->y0) * $dx - ($x - $this->x0) * $dy;
+    }
+
+    /** @return array{float, float} */
+    public function at(float $u): array
+    {
+        [$dx, $dy] = $this->along();
+
+        return [$this->x0 + $u * $dx, $this->y0 + $u * $dy];
+    }
+}

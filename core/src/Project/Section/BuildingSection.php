@@ -1,0 +1,227 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Apron\Project\Section;
+
+use Apron\Building\Building;
+use Apron\Building\BuildingAssessment;
+use Apron\Building\BuildingFormat;
+use Apron\Building\CannotPlace;
+use Apron\Building\Envelope;
+use Apron\Building\Placed;
+use Apron\Building\Proof;
+use Apron\Climate\ClimateZone;
+use Apron\Detail\Detail;
+use Apron\Json\Node;
+use Apron\Project\DocumentSection;
+use Apron\Project\Project;
+use Apron\Project\Reading;
+use Apron\Project\Told;
+use Apron\Rules\Finding;
+use Apron\Rules\RuleFigures;
+use Apron\Rules\Severity;
+use Apron\Rules\Words;
+use Apron\Trace\Check\AirLine;
+use Apron\Trace\DetailAssessment;
+use Apron\Trace\School;
+use Apron\Trace\StripResult;
+
+/**
+ * The building: one document; null where the project has none.
+ *
+ * @implements DocumentSection<Building|null>
+ */
+final class BuildingSection implements DocumentSection
+{
+    public function kind(): string
+    {
+        return 'building';
+    }
+
+    public function definition(): string
+    {
+        return 'Building';
+    }
+
+    public function section(): string
+    {
+        return 'building';
+    }
+
+    public function schema(): array
+    {
+        return [$this->section() => ['$ref' => '#/$defs/Building']];
+    }
+
+    public function read(Node $file, Reading $reading): ?Building
+    {
+        $node = $file->optional($this->section());
+        if ($node === null) {
+            return null;
+        }
+
+        return $reading->rows->one($this->section(), $node, function () use ($node, $reading): Building {
+            $building = BuildingFormat::read($node);
+            try {
+                new Envelope($building, self::sizes($reading));
+            } catch (CannotPlace $wrong) {
+                $node->get($wrong->list)->items()[$wrong->at]->refuse($wrong->expected, $wrong->found);
+            }
+
+            return $building;
+        });
+    }
+
+    /** @return array<string, array{float, float}> width and height of openings by id, mm */
+    private static function sizes(Reading $reading): array
+    {
+        $details = $reading->of(DetailsSection::class);
+        foreach ($reading->of(OpeningsSection::class) as $row) {
+            $details[$row->id] = $row->detail;
+        }
+
+        return self::sizesOf($details);
+    }
+
+    /**
+     * @param  iterable<Detail>  $details
+     * @return array<string, array{float, float}>
+     */
+    private static function sizesOf(iterable $details): array
+    {
+        $sizes = [];
+        foreach ($details as $detail) {
+            if ($detail->opening !== null) {
+                $sizes[$detail->id] = [$detail->opening->width, $detail->opening->height];
+            }
+        }
+
+        return $sizes;
+    }
+
+    public function write(Project $project): array
+    {
+        $building = $project->of(self::class);
+
+        return $building === null ? [] : [$this->section() => BuildingFormat::write($building)];
+    }
+
+    /** What is derived of it, and said; null where the project has no building. */
+    public static function assess(Project $project): ?BuildingAssessment
+    {
+        $building = $project->of(self::class);
+        if ($building === null) {
+            return null;
+        }
+        $assemblies = array_column($project->assemblies, null, 'id');
+        $envelope = new Envelope($building, self::sizesOf($project->details));
+
+        return new BuildingAssessment($envelope, $assemblies, self::proofs($project), self::asksVapour($project));
+    }
+
+    /** @return array<string, Proof> what the details that are named prove, by id */
+    private static function proofs(Project $project): array
+    {
+        $building = $project->of(self::class);
+        $named = array_map(fn (Placed $p): string => $p->detail, $building->placed ?? []);
+        foreach ($building->connections ?? [] as $connection) {
+            if ($connection->detail !== null) {
+                $named[] = $connection->detail;
+            }
+        }
+        $proofs = [];
+        foreach (array_unique($named) as $id) {
+            $detail = $project->detail($id);
+            if ($detail !== null && $detail->pieces !== []) {
+                $proofs[$id] = self::proof($detail, School::of($project->brief->schools));
+            }
+        }
+
+        return $proofs;
+    }
+
+    /** Water by the rain on it, air by its air line, where it has a unit. */
+    private static function proof(Detail $detail, School $school): Proof
+    {
+        $assessed = new DetailAssessment($detail, $school);
+        $leaks = array_filter($assessed->strips, fn (StripResult $s): bool => $s->severity === Severity::Fail);
+        $open = array_filter(
+            $assessed->of(AirLine::class)->findings(),
+            fn (Finding $f): bool => $f->severity === Severity::Fail,
+        );
+
+        return new Proof(
+            $leaks === [] ? '' : "$detail->id: the rain gets in",
+            $detail->opening === null ? null : ($open === [] ? '' : "$detail->id: its air line is open"),
+        );
+    }
+
+    /** Where tables of practice ask for a vapour layer; where nobody knows the climate it is asked for. */
+    private static function asksVapour(Project $project): bool
+    {
+        $zone = $project->brief->climate?->zone;
+
+        return $zone === null ||
+            RuleFigures::of('practice')->cell('wall_exterior_r', ClimateZone::row($zone), 'shallow') !== null;
+    }
+
+    public function findings(Project $project): array
+    {
+        return self::assess($project)?->findings() ?? [];
+    }
+
+    public function standsOn(\stdClass $content): array
+    {
+        $named = ['wall', 'foundation', 'roof', 'slab', 'soffit', 'floor', 'assembly', 'opening', 'detail'];
+        $leaves = json_decode((string) json_encode($content), true);
+        $ids = [];
+        if (is_array($leaves)) {
+            // Of an edge the assembly stands under its number.
+            array_walk_recursive($leaves, function (mixed $value, int|string $key) use (&$ids, $named): void {
+                if (is_string($value) && (is_int($key) || in_array($key, $named, true))) {
+                    $ids[] = $value;
+                }
+            });
+        }
+
+        return array_values(array_unique($ids));
+    }
+
+    public function isBase(): bool
+    {
+        return false;
+    }
+
+    public function sharing(): array
+    {
+        return [$this->kind()];
+    }
+
+    public function place(array $file, \stdClass $content): array
+    {
+        return [...$file, $this->section() => $content];
+    }
+
+    public function replace(array $file, ?string $key, Node $content): array
+    {
+        return [...$file, $this->section() => $content->raw()];
+    }
+
+    public function documents(array $file): array
+    {
+        $building = $file[$this->section()] ?? null;
+
+        /** @var array<string, mixed>|null $building */
+        return $building === null ? [] : [$this->kind() => $building];
+    }
+
+    public function told(Project $project, string $key, Words $words): ?Told
+    {
+        $assessed = self::assess($project);
+
+        return $assessed === null
+            ? null
+            : new Told($assessed->findings(), [$this->section() => $assessed->toArray()], title: 'the building');
+    }
+}
