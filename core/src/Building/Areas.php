@@ -15,8 +15,18 @@ final class Areas
     /** @var array<string, Part> */
     private array $parts = [];
 
+    /** @var array<string, array{float, float}> of all outlines */
+    private readonly array $corners;
+
     private function __construct(private readonly Surfaces $surfaces)
     {
+        $corners = [];
+        foreach ($surfaces->building->blocks as $block) {
+            foreach ($block->outline->corners as [$x, $y]) {
+                $corners["$x $y"] = [$x, $y];
+            }
+        }
+        $this->corners = $corners;
     }
 
     /** @return array<string, Part> by id, in the order of blocks, walls first */
@@ -74,14 +84,7 @@ final class Areas
     /** @return list<float> mm from the left end, where something beside it or of it begins or ends */
     private function alongCuts(Block $block, Edge $edge): array
     {
-        $cuts = [0.0, $edge->length];
-        foreach ($this->surfaces->building->blocks as $other) {
-            foreach ($other->outline->corners as [$x, $y]) {
-                if (abs($edge->off($x, $y)) < Surfaces::HAIR) {
-                    $cuts[] = $edge->u($x, $y);
-                }
-            }
-        }
+        $cuts = [0.0, $edge->length, ...$edge->passing($this->corners)];
         foreach ($block->stretches as $stretch) {
             if ($stretch->edge === $edge->index) {
                 array_push($cuts, $stretch->from, $stretch->to);

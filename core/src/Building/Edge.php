@@ -42,6 +42,28 @@ final readonly class Edge
         return ($y - $this->y0) * $dx - ($x - $this->x0) * $dy;
     }
 
+    /**
+     * Where along it those of these places are that lie on it.
+     *
+     * @param  array<array{float, float}>  $points
+     * @return list<float> mm from its left end
+     */
+    public function passing(array $points): array
+    {
+        $hair = Surfaces::HAIR;
+        [$west, $east] = [min($this->x0, $this->x1) - $hair, max($this->x0, $this->x1) + $hair];
+        [$south, $north] = [min($this->y0, $this->y1) - $hair, max($this->y0, $this->y1) + $hair];
+        $along = [];
+        foreach ($points as [$x, $y]) {
+            $near = $x >= $west && $x <= $east && $y >= $south && $y <= $north;
+            if ($near && abs($this->off($x, $y)) < $hair) {
+                $along[] = $this->u($x, $y);
+            }
+        }
+
+        return $along;
+    }
+
     /** @return array{float, float} */
     public function at(float $u): array
     {

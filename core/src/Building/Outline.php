@@ -10,6 +10,9 @@ final readonly class Outline
     /** @var list<Edge> in the order walked */
     public array $edges;
 
+    /** @var array{float, float, float, float} least and most x, least and most y */
+    private array $bounds;
+
     /** @param  list<array{float, float}>  $corners  as given, either way round */
     public function __construct(public array $corners)
     {
@@ -20,6 +23,11 @@ final readonly class Outline
             $edges[] = self::signed($corners) > 0 ? new Edge($i, $x, $y, $x1, $y1) : new Edge($i, $x1, $y1, $x, $y);
         }
         $this->edges = self::signed($corners) > 0 ? $edges : array_reverse($edges);
+        $bounds = [INF, -INF, INF, -INF];
+        foreach ($corners as [$x, $y]) {
+            $bounds = [min($bounds[0], $x), max($bounds[1], $x), min($bounds[2], $y), max($bounds[3], $y)];
+        }
+        $this->bounds = $bounds;
     }
 
     /**
@@ -58,6 +66,11 @@ final readonly class Outline
     /** Whether a place lies inside; of one on an edge nothing is said. */
     public function contains(float $x, float $y): bool
     {
+        [$west, $east, $south, $north] = $this->bounds;
+        // Nearly every place that is asked about lies far off.
+        if ($x < $west || $x > $east || $y < $south || $y > $north) {
+            return false;
+        }
         $inside = false;
         foreach ($this->edges as $edge) {
             if ($edge->y0 > $y !== $edge->y1 > $y) {
@@ -89,6 +102,10 @@ final readonly class Outline
      */
     public function common(self $other): float
     {
+        [[$w, $e, $s, $n], [$w2, $e2, $s2, $n2]] = [$this->bounds, $other->bounds];
+        if ($w >= $e2 || $w2 >= $e || $s >= $n2 || $s2 >= $n) {
+            return 0.0;
+        }
         $edges = [...$this->edges, ...$other->edges];
         $cuts = [];
         foreach ($edges as $i => $a) {

@@ -10,6 +10,9 @@ final class Placing
     /** @var list<array{string, array{float, float, float, float}}> part, and place in it, of each opening so far */
     private array $taken = [];
 
+    /** @var array<string, true> of joints, taken */
+    private array $ids;
+
     /** @var list<Placed> openings that the project does not have */
     public array $waiting = [];
 
@@ -33,6 +36,7 @@ final class Placing
         private readonly array $sizes,
     ) {
         [$this->parts, $this->joints] = [$parts, $joints];
+        $this->ids = array_fill_keys(array_column($joints, 'id'), true);
         foreach ($surfaces->building->placed as $i => $placed) {
             $this->place($placed, $i);
         }
@@ -129,10 +133,10 @@ final class Placing
     {
         $pair = strcmp($a, $b) < 0 ? [$a, $b] : [$b, $a];
         $id = $first = "$kind->value:$pair[0]|$pair[1]";
-        $taken = array_column($this->joints, null, 'id');
-        for ($n = 2; isset($taken[$id]); $n++) {
+        for ($n = 2; isset($this->ids[$id]); $n++) {
             $id = "$first#$n";
         }
+        $this->ids[$id] = true;
         $this->joints[] = new Joint($id, $kind, $pair, $length, [], $detail);
     }
 

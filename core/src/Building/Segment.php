@@ -55,13 +55,7 @@ final class Segment
         $segments = [];
         foreach ($building->blocks as $block) {
             foreach ($block->outline->edges as $edge) {
-                $cuts = [0.0, $edge->length];
-                foreach ($points as [$x, $y]) {
-                    if (abs($edge->off($x, $y)) < Surfaces::HAIR) {
-                        $cuts[] = $edge->u($x, $y);
-                    }
-                }
-                $cuts = Areas::sorted($cuts, 0.0, $edge->length);
+                $cuts = Areas::sorted([0.0, $edge->length, ...$edge->passing($points)], 0.0, $edge->length);
                 for ($i = 1; $i < count($cuts); $i++) {
                     $ends = [self::snapped($edge, $cuts[$i - 1]), self::snapped($edge, $cuts[$i])];
                     sort($ends);
@@ -112,6 +106,11 @@ final class Segment
             }
         }
 
-        return $points;
+        $apart = [];
+        foreach ($points as [$x, $y]) {
+            $apart["$x $y"] = [$x, $y];
+        }
+
+        return array_values($apart);
     }
 }
