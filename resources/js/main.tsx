@@ -20,6 +20,7 @@ const Sweep = lazy(() => import('./steps/assemblies/Sweep'));
 const Materials = lazy(() => import('./steps/materials/Materials'));
 const Sequences = lazy(() => import('./steps/sequences/Sequences'));
 const Contacts = lazy(() => import('./steps/contacts/Contacts'));
+const Transitions = lazy(() => import('./steps/transitions/Transitions'));
 const Others = lazy(() => import('./steps/sequences/Others'));
 const Cards = lazy(() => import('./steps/sequences/Cards'));
 const Joint = lazy(() => import('./steps/sequences/Joint'));
@@ -39,6 +40,7 @@ const pages = [
   { path: '/p/:project/materials/:key?', element: <Materials /> },
   { path: '/p/:project/sequences/:key?', element: <Sequences /> },
   { path: '/p/:project/contacts', element: <Contacts /> },
+  { path: '/p/:project/transitions', element: <Transitions /> },
   { path: '/p/:project/others', element: <Others /> },
   { path: '/p/:project/sequences/:key/cards', element: <Cards /> },
   { path: '/p/:project/sequences/:key/joint', element: <Joint /> },

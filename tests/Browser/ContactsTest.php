@@ -138,6 +138,7 @@ it('shows the months that each can be laid in, and who is in the sun too long', 
         $browser->see("[aria-label='Days until it is covered']")->sendKeys('100');
         $sun = fn (string $of): string => "document.querySelector('[data-season-of=\"$of\"] [data-sun]').dataset.sun";
         $browser->until("return {$sun('membrane-sbs')} === 'true' && {$sun('polyolefin-wrap')} === 'false'");
+        expect($browser->text('[data-season-of="membrane-sbs"]'))->toContain('90 ▲');
     });
 });
 
@@ -164,5 +165,8 @@ it('leads from the mark on a drawing to its pair, and takes in what was used ins
         button($browser, 'put it in the record', WebDriverKeys::ENTER);
         $browser->see('[data-substitution]');
         $browser->until('return /The roll had run out/.test(document.querySelector("[data-substitution]").textContent)');
+        $file = json_decode(fetched($browser, "/api/projects/$project/export.json"), true);
+        $used = array_column($file['site']['events'], 'material', 'kind');
+        expect($used['substitution'])->toBe('seam-tape-butyl');
     });
 });

@@ -42,7 +42,10 @@ final readonly class BuildingAssessment
                     'length_m' => round($joint->length, 6),
                     'parts' => $joint->parts,
                     'detail' => $this->threads->detail($joint),
-                    'threads' => array_map(fn (ThreadState $s): string => $s->value, $this->threads->states[$joint->id]),
+                    'threads' => array_map(
+                        fn (ThreadState $s): string => $s->value,
+                        $this->threads->states[$joint->id],
+                    ),
                 ],
                 $this->envelope->joints,
             ),

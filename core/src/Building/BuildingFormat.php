@@ -120,7 +120,8 @@ final class BuildingFormat
             $pair = array_map(fn (Node $id): string => $id->id(), $joint->optional('between')?->items(2, 2) ?? []);
         }
         $claims = [];
-        foreach ($row->optional('threads')?->object(array_column(Control::cases(), 'value'))->entries() ?? [] as $on => $node) {
+        $threads = $row->optional('threads')?->object(array_column(Control::cases(), 'value'));
+        foreach ($threads?->entries() ?? [] as $on => $node) {
             $node->object(['by', 'from', 'to'], ['by']);
             $claims[(string) $on] = new Claim(
                 $node->get('by')->oneOf(HandedOver::class),
@@ -223,7 +224,8 @@ final class BuildingFormat
         foreach ([[$a, $b], [$b, $a]] as [$one, $other]) {
             foreach ([[$other->x0, $other->y0], [$other->x1, $other->y1]] as [$x, $y]) {
                 $u = $one->u($x, $y);
-                if (abs($one->off($x, $y)) < Surfaces::HAIR && $u > -Surfaces::HAIR && $u < $one->length + Surfaces::HAIR) {
+                $hair = Surfaces::HAIR;
+                if (abs($one->off($x, $y)) < $hair && $u > -$hair && $u < $one->length + $hair) {
                     return true;
                 }
             }

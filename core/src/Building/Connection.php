@@ -37,7 +37,8 @@ final readonly class Connection
         if ($this->joint !== null) {
             return $this->joint === $joint->id;
         }
-        $fits = $this->between === null || $this->between === $assemblies || $this->between === array_reverse($assemblies);
+        $turned = array_reverse($assemblies);
+        $fits = $this->between === null || $this->between === $assemblies || $this->between === $turned;
 
         return $this->kind === $joint->kind && $fits;
     }

@@ -16,7 +16,7 @@ final class Kinds
         $warm = array_filter([$a, $b], fn (Part $p): bool => $p->faces === Faces::Unconditioned);
 
         return match (true) {
-            $a->kind === PartKind::Floor || $b->kind === PartKind::Floor, count($warm) === 1 => JointKind::Unconditioned,
+            $a->kind === PartKind::Floor, $b->kind === PartKind::Floor, count($warm) === 1 => JointKind::Unconditioned,
             // Behind an open block a wall goes on.
             $a->kind === $b->kind && $a->assembly === $b->assembly => null,
             default => JointKind::AssemblyChange,

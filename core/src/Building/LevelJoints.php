@@ -121,7 +121,8 @@ final class LevelJoints
             // One over the other: which of the two is above is the one at the quarters above.
             $aIsUp = $first === 0 || $first === 1;
             [$up, $down] = $aIsUp ? [$a, $b] : [$b, $a];
-            $this->add(Kinds::above($up, $down, $this->roofBelow($segment, $z, $round, $first)), $up, $down, $segment, $z);
+            $kind = Kinds::above($up, $down, $this->roofBelow($segment, $z, $round, $first));
+            $this->add($kind, $up, $down, $segment, $z);
 
             return;
         }

@@ -22,7 +22,9 @@ final readonly class Met
 
     public function length(): float
     {
-        return hypot(hypot($this->to[0] - $this->from[0], $this->to[1] - $this->from[1]), $this->to[2] - $this->from[2]);
+        $flat = hypot($this->to[0] - $this->from[0], $this->to[1] - $this->from[1]);
+
+        return hypot($flat, $this->to[2] - $this->from[2]);
     }
 
     /** One for both orders. */

@@ -76,9 +76,11 @@ final class Placing
         [$x, $z] = $placed->at ?? [$placed->x, $placed->z];
         $hair = 2 * Surfaces::HAIR;
         $part = $this->partAt($placed, $block, $i, $x + $width / 2, $z + $height / 2);
-        foreach ([[$hair, $hair], [$width - $hair, $hair], [$hair, $height - $hair], [$width - $hair, $height - $hair]] as [$u, $v]) {
-            if ($this->partAt($placed, $block, $i, $x + $u, $z + $v)->id !== $part->id) {
-                throw new CannotPlace('placed', $i, "a place within one part, as $part->id", $placed->detail);
+        foreach ([$hair, $width - $hair] as $u) {
+            foreach ([$hair, $height - $hair] as $v) {
+                if ($this->partAt($placed, $block, $i, $x + $u, $z + $v)->id !== $part->id) {
+                    throw new CannotPlace('placed', $i, "a place within one part, as $part->id", $placed->detail);
+                }
             }
         }
         $rect = [$x, $z, $x + $width, $z + $height];

@@ -69,7 +69,9 @@ final class Surfaces
             $top => $this->part(
                 "$block->id.roof$at",
                 PartKind::Roof,
-                $beyond === null && $block->top < $this->building->lowestGround($block) ? Faces::Ground : self::faces($beyond),
+                $beyond === null && $block->top < $this->building->lowestGround($block)
+                    ? Faces::Ground
+                    : self::faces($beyond),
                 $block->roof,
                 $block,
             ),

@@ -3,13 +3,7 @@ export const STEPS: { key: string; path: string; title: string; later?: string }
   { key: '1', path: 'brief', title: 'Brief' },
   { key: '2', path: 'assemblies', title: 'Assemblies' },
   { key: '3', path: 'contacts', title: 'Contacts' },
-  {
-    key: '4',
-    path: 'transitions',
-    title: 'Transitions',
-    later:
-      'This step will draw the building as parts and joints and follow each control layer right round it, showing every place where the thread is broken.',
-  },
+  { key: '4', path: 'transitions', title: 'Transitions' },
   { key: '5', path: 'sequences', title: 'Sequences' },
   {
     key: '6',

@@ -42,7 +42,8 @@ it('finds the parts, the areas and the joints of a building', function (stdClass
         ->and($envelope->area())
         ->toEqualWithDelta($case->envelope_m2, 1e-3);
     foreach ((array) $case->parts as $id => $gross) {
-        expect($envelope->parts)->toHaveKey($id)->and($envelope->parts[$id]->gross)->toEqualWithDelta($gross, 1e-3, $id);
+        expect($envelope->parts)->toHaveKey($id);
+        expect($envelope->parts[$id]->gross)->toEqualWithDelta($gross, 1e-3, $id);
     }
     $expected = array_map(fn (float|int $m): float => round($m, 3), (array) $case->joints);
     ksort($expected);
@@ -179,7 +180,12 @@ it('refuses a building that cannot be built, at its place', function (array $cha
         '/1/id',
     ],
     'a gable over a triangle' => [
-        [['outline' => [[0, 0], [8000, 0], [0, 6000]], 'roof_form' => ['kind' => 'gable', 'pitch_deg' => 30, 'ridge_along' => 0]]],
+        [
+            [
+                'outline' => [[0, 0], [8000, 0], [0, 6000]],
+                'roof_form' => ['kind' => 'gable', 'pitch_deg' => 30, 'ridge_along' => 0],
+            ],
+        ],
         '/0/roof_form/kind',
     ],
     'a mono-pitch from the middle' => [
@@ -194,7 +200,12 @@ it('refuses a building that cannot be built, at its place', function (array $cha
     'a block beside a pitched roof' => [
         [
             ['roof_form' => ['kind' => 'mono', 'pitch_deg' => 10, 'low_edge' => 0]],
-            ['id' => 'b', 'outline' => [[8000, 0], [9000, 0], [9000, 6000], [8000, 6000]], 'base_mm' => 0, 'top_mm' => 4000],
+            [
+                'id' => 'b',
+                'outline' => [[8000, 0], [9000, 0], [9000, 6000], [8000, 6000]],
+                'base_mm' => 0,
+                'top_mm' => 4000,
+            ],
         ],
         '/1',
     ],

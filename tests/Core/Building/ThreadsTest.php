@@ -70,7 +70,7 @@ function statesOf(array $file): array
 /** @return array<string, mixed> what carries all four at a kind of joint */
 function carrying(string $kind, array $threads = []): array
 {
-    $all = ['water' => ['by' => 'tape'], 'air' => ['by' => 'tape'], 'vapour' => ['by' => 'tape'], 'heat' => ['by' => 'foam']];
+    $all = ['heat' => ['by' => 'foam']] + array_fill_keys(['water', 'air', 'vapour'], ['by' => 'tape']);
 
     return ['joint' => ['kind' => $kind], 'threads' => $threads + $all];
 }
@@ -111,8 +111,14 @@ it('takes the more particular word, thread by thread, and of equal ones the late
     $states = statesOf(boxFile([
         'connections' => [
             ['joint' => $corner, 'threads' => ['air' => ['by' => 'none']]],
-            ['joint' => ['kind' => 'outside-corner', 'between' => ['w1', 'w1']], 'threads' => ['water' => ['by' => 'lap']]],
-            ['joint' => ['kind' => 'outside-corner'], 'threads' => ['air' => ['by' => 'tape'], 'water' => ['by' => 'none']]],
+            [
+                'joint' => ['kind' => 'outside-corner', 'between' => ['w1', 'w1']],
+                'threads' => ['water' => ['by' => 'lap']],
+            ],
+            [
+                'joint' => ['kind' => 'outside-corner'],
+                'threads' => ['air' => ['by' => 'tape'], 'water' => ['by' => 'none']],
+            ],
             ['joint' => ['kind' => 'parapet', 'between' => ['r1', 'w1']], 'threads' => ['air' => ['by' => 'none']]],
             ['joint' => ['kind' => 'parapet', 'between' => ['w1', 'r1']], 'threads' => ['air' => ['by' => 'bead']]],
         ],
@@ -125,7 +131,7 @@ it('takes the more particular word, thread by thread, and of equal ones the late
         ->toBe('carried');
 });
 
-it('knows what each way of handing over carries, and which layer does', function (array $claim, string $on, string $state) {
+it('knows what each way of handing over carries, and which layer', function (array $claim, string $on, string $state) {
     $states = statesOf(boxFile(['connections' => [['joint' => ['kind' => 'parapet'], 'threads' => [$on => $claim]]]]));
     expect($states['parapet:hall.roof|hall.wall.0'][$on])->toBe($state);
 })->with([
@@ -183,8 +189,9 @@ it('needs no water at the foot of a foundation, and says what has no assembly', 
 });
 
 it('asks for no vapour layer where the climate does not', function () {
-    $climate = Apron\Climate\ClimateFormat::writeClimate((new Apron\Climate\GenericClimates)->named('hot humid (made up)'));
-    $file = boxFile([], [], ['climate' => json_decode((string) json_encode($climate), true)]);
+    $climate = (new Apron\Climate\GenericClimates)->named('hot humid (made up)');
+    $written = json_decode((string) json_encode(Apron\Climate\ClimateFormat::writeClimate($climate)), true);
+    $file = boxFile([], [], ['climate' => $written]);
     expect(statesOf($file)['parapet:hall.roof|hall.wall.0']['vapour'])->toBe('not-needed');
 });
 
@@ -271,7 +278,7 @@ it('refuses what is put where it cannot stand, at its place', function (array $p
     'off the roof' => [[['detail' => 'o1', 'block' => 'hall', 'on' => 'roof', 'at_mm' => [-500, 0]]], '0'],
 ]);
 
-it('keeps the place of an opening that the project no longer has, and a word about a joint there is none of', function () {
+it('keeps the place of an opening that is gone, and a word about a joint that there is none of', function () {
     $file = boxFile([
         'placed' => [['opening' => 'gone', 'block' => 'hall', 'edge' => 0, 'x_mm' => 1000, 'z_mm' => 900]],
         'connections' => [['joint' => ['kind' => 'ridge'], 'threads' => ['air' => ['by' => 'tape']]]],

@@ -26,7 +26,7 @@ it('says what else another material would touch where it goes, and which of that
         $materials->find($b) ?? throw new LogicException($b),
         $how,
     );
-    // Aluminium on copper is eaten; the aluminium also lies on green concrete in the same wall, and on plywood elsewhere.
+    // Aluminium on copper is eaten; it also meets plywood and zinc in the same wall, and strand board elsewhere.
     $all->add($touch('aluminium', 'copper', How::Touches), 'assemblies/w1/layers/a');
     $all->add($touch('aluminium', 'plywood', How::Touches), 'assemblies/w1/layers/a');
     $all->add($touch('zinc', 'aluminium', How::Touches), 'assemblies/w1/layers/z');
@@ -123,13 +123,14 @@ it('finds what lies on the framing at the sides of the hole, each where it is an
     }
 });
 
-it('takes a solid wall for the sides of its hole, and metal that stands in wood that eats it as a contact', function () {
+it('takes a solid wall for the sides of its hole, and tells metal against wood that eats it', function () {
     $masonry = [
         ['id' => 'p', 'material' => 'gypsum-plaster', 'thickness_mm' => 15],
         ['id' => 'c', 'material' => 'concrete', 'thickness_mm' => 200],
         ['id' => 'm', 'material' => 'fluid-permeable', 'thickness_mm' => 0.6, 'controls' => ['water', 'air']],
     ];
-    $materials = array_unique(array_map(fn (PieceTouch $t): string => "$t->facet {$t->touch->b->id}", windowTouches($masonry)));
+    $under = fn (PieceTouch $t): string => "$t->facet {$t->touch->b->id}";
+    $materials = array_unique(array_map($under, windowTouches($masonry)));
     expect($materials)->toContain('sill concrete');
     $project = readProject([
         'format' => 'apron-project/1',

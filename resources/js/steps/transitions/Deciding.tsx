@@ -1,0 +1,157 @@
+import { Link } from 'react-router';
+import { useDocuments, useProjectId } from '../../api/hooks';
+import type { Building, DerivedBuilding } from '../../api/types';
+import { THREADS } from '../../ui/threads';
+import { BY, KINDS, STATES } from './words';
+
+type Connection = NonNullable<Building['connections']>[number];
+type Threads = NonNullable<Connection['threads']>;
+
+interface Props {
+  building: Building;
+  derived: DerivedBuilding;
+  kind: string;
+  joint: string | null;
+  choose: (joint: string | null) => void;
+  mayEdit: boolean;
+  pending: boolean;
+  save: (building: Building) => Promise<unknown>;
+}
+
+const isOf = (connection: Connection, kind: string, joint: string | null) =>
+  joint === null
+    ? typeof connection.joint !== 'string' && connection.joint.kind === kind && connection.joint.between === undefined
+    : connection.joint === joint;
+
+/** What hands each layer over, at one joint or at all of a kind; the joints of that kind, each with its four states. */
+export function Deciding({ building, derived, kind, joint, choose, mayEdit, pending, save }: Props) {
+  const project = useProjectId();
+  const documents = useDocuments().data;
+  const joints = derived.joints.filter((j) => j.kind === kind);
+  const said = building.connections?.find((c) => isOf(c, kind, joint));
+  const one = joints.find((j) => j.id === joint);
+  const decide = (change: { threads?: Threads; detail?: string | undefined }) => {
+    const rest = (building.connections ?? []).filter((c) => !isOf(c, kind, joint));
+    const { detail, threads } = { detail: said?.detail, threads: said?.threads, ...change };
+    const next: Connection = {
+      joint: joint ?? { kind: kind as DerivedBuilding['joints'][number]['kind'] },
+      ...(detail === undefined ? {} : { detail }),
+      ...(threads && Object.keys(threads).length > 0 ? { threads } : {}),
+    };
+    const empty = next.detail === undefined && next.threads === undefined;
+    void save({ ...building, connections: empty ? rest : [...rest, next] }).catch(() => undefined);
+  };
+  const details = [...(documents?.openings ?? []), ...(documents?.details ?? [])];
+  return (
+    <section data-deciding={joint ?? kind}>
+      <h2 className="text-[15px] font-bold">{KINDS[kind as keyof typeof KINDS]}</h2>
+      <p className="pb-2 text-[12px] text-faint">
+        {one
+          ? `${one.length_m.toFixed(1)} m: ${one.parts.join(', ')}`
+          : `all ${joints.length}, ${joints.reduce((sum, j) => sum + j.length_m, 0).toFixed(1)} m, but where one says otherwise`}
+      </p>
+      {THREADS.map((t) => (
+        <label key={t.control} className="flex items-baseline justify-between gap-2 py-[2px]">
+          <span>
+            <b>{t.letter}</b> {t.name}
+          </span>
+          <span className="flex items-baseline gap-2">
+            {one && (
+              <span className={`text-[11px] ${STATES[one.threads[t.control]].colour}`}>
+                {STATES[one.threads[t.control]].words}
+              </span>
+            )}
+            <select
+              aria-label={`What hands ${t.name} over`}
+              disabled={!mayEdit || pending}
+              value={said?.threads?.[t.control]?.by ?? ''}
+              onChange={(e) => {
+                const left = Object.fromEntries(
+                  Object.entries(said?.threads ?? {}).filter(([control]) => control !== t.control),
+                ) as Threads;
+                const by = e.target.value as keyof typeof BY | '';
+                decide({ threads: by === '' ? left : { ...left, [t.control]: { by } } });
+              }}
+            >
+              <option value="">nobody has said</option>
+              {Object.entries(BY).map(([by, words]) => (
+                <option key={by} value={by}>
+                  {words}
+                </option>
+              ))}
+            </select>
+          </span>
+        </label>
+      ))}
+      <label className="flex items-baseline justify-between gap-2 py-1">
+        detail
+        <select
+          className="max-w-[11rem]"
+          disabled={!mayEdit || pending}
+          value={said?.detail ?? ''}
+          onChange={(e) => decide({ detail: e.target.value === '' ? undefined : e.target.value })}
+        >
+          <option value="">none yet</option>
+          {details.map((d) => (
+            <option key={d.key} value={d.key}>
+              {d.content.title}
+            </option>
+          ))}
+        </select>
+      </label>
+      {(one?.detail ?? said?.detail) && (
+        <p>
+          <Link className="link" to={`/p/${project}/sequences/${one?.detail ?? said?.detail ?? ''}`}>
+            open its sequence
+          </Link>
+        </p>
+      )}
+      <h3 className="mt-3 border-t border-hair pt-2 font-semibold">
+        {joint === null ? (
+          'Each of them'
+        ) : (
+          <button className="link" onClick={() => choose(null)}>
+            all of this kind
+          </button>
+        )}
+      </h3>
+      <ul className="text-[12px]">
+        {joints.map((j) => (
+          <li key={j.id}>
+            <button
+              aria-pressed={j.id === joint}
+              data-joint={j.id}
+              className={`flex w-full justify-between gap-2 py-[2px] text-left ${j.id === joint ? 'bg-hair' : ''}`}
+              onClick={() => choose(j.id)}
+            >
+              <span className="min-w-0 truncate">{j.parts.join(' · ')}</span>
+              <span className="whitespace-nowrap">
+                {j.length_m.toFixed(1)} m{' '}
+                {THREADS.map((t) => (
+                  <span key={t.control} className={STATES[j.threads[t.control]].colour}>
+                    {t.letter}
+                    {STATES[j.threads[t.control]].mark}{' '}
+                  </span>
+                ))}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {THREADS.map((t) => {
+        const breaks = derived.threads[t.control].breaks.filter((b) =>
+          joint === null ? joints.some((j) => j.id === b.joint) : b.joint === joint,
+        );
+        const [first] = breaks;
+        return (
+          first && (
+            <p key={t.control} className="pt-1 text-fail">
+              {t.name}: {first.why}
+              {breaks.length > 1 ? `, and ${breaks.length - 1} more` : ''}.
+            </p>
+          )
+        );
+      })}
+    </section>
+  );
+}
