@@ -37,14 +37,14 @@ it('keeps a building, derives it, and follows a change of what stands in it', fu
     $built = fn (): ?array => $this->getJson("{$this->path}/assessment?paths=none")->assertOk()->json('building');
     $put(hallOf(), $this->revision)->assertOk();
     expect($built()['volume_m3'])->toEqual(288)->and(count($built()['parts']))->toBe(6);
-    $placed = [['opening' => 'o4', 'block' => 'hall', 'edge' => 0, 'x_mm' => 2000, 'z_mm' => 600]];
+    $placed = [['opening' => 'o11', 'block' => 'hall', 'edge' => 0, 'x_mm' => 2000, 'z_mm' => 600]];
     $put(hallOf(['placed' => $placed]), $this->revision + 1)->assertOk();
-    $of = fn (): array => array_column($built()['parts'], null, 'id')['hall.opening.o4'];
+    $of = fn (): array => array_column($built()['parts'], null, 'id')['hall.opening.o11'];
     $before = $of()['gross_m2'];
     // The opening is made wider: the building that it stands in follows.
-    $row = collect($this->getJson($this->path)->json('openings'))->firstWhere('key', 'o4');
+    $row = collect($this->getJson($this->path)->json('openings'))->firstWhere('key', 'o11');
     $row['content']['parameters']['width_mm'] += 100;
-    $this->putJson("{$this->path}/documents/opening/o4", [
+    $this->putJson("{$this->path}/documents/opening/o11", [
         'revision' => $row['revision'],
         'content' => $row['content'],
     ])->assertOk();
