@@ -41,7 +41,12 @@ $views = [
         'document.querySelector("[data-step=\\"7\\"]").click(); [...document.querySelectorAll("button")].find((b) => b.textContent.startsWith("run the rain")).click()',
     ],
     'contacts' => ['contacts', '[data-contact]', 'document.querySelector("[data-contact]").click()'],
-    'others' => ['others', 'main ul li', null],
+    'transitions' => [
+        'transitions',
+        '[data-matrix]',
+        'document.querySelector("[data-kind=\\"wall-above-roof\\"] button").click()',
+        '[data-deciding]',
+    ],
     'cards' => [
         'sequences/o4/cards',
         '[data-card]',

@@ -55,6 +55,27 @@ it('keeps a building, derives it, and follows a change of what stands in it', fu
     expect($this->getJson("{$this->path}/assessment?paths=all")->json('building'))->toEqual($built());
 });
 
+it('keeps the building when an opening outgrows its wall, and says which', function () {
+    $placed = [['opening' => 'o11', 'block' => 'hall', 'edge' => 0, 'x_mm' => 2000, 'z_mm' => 500]];
+    $this->putJson("{$this->path}/documents/building/building", [
+        'revision' => $this->revision,
+        'content' => hallOf(['placed' => $placed]),
+    ])->assertOk();
+    $row = collect($this->getJson($this->path)->json('openings'))->firstWhere('key', 'o11');
+    $row['content']['parameters']['height_mm'] = 2900;
+    $this->putJson("{$this->path}/documents/opening/o11", [
+        'revision' => $row['revision'],
+        'content' => $row['content'],
+    ])->assertOk();
+    $said = $this->getJson("{$this->path}/assessment?paths=none")->assertOk()->json();
+    expect(array_column($said['findings'], 'code'))
+        ->toContain('building.cannot-place')
+        ->and($said['building']['volume_m3'])
+        ->toEqual(288)
+        ->and(array_column($said['building']['parts'], 'kind'))
+        ->not->toContain('opening');
+});
+
 it('refuses a building that cannot be built, says where, and keeps the one before', function () {
     $put = fn (array $content, int $revision) => $this->putJson("{$this->path}/documents/building/building", [
         'revision' => $revision,

@@ -89,6 +89,15 @@ final readonly class BuildingAssessment
                 $this->envelope->waiting,
             ),
             ...array_map(
+                fn (CannotPlace $wrong): Finding => self::finding(
+                    'building.cannot-place',
+                    Severity::Fail,
+                    ['what' => $wrong->found, 'expected' => $wrong->expected],
+                    "$wrong->list $wrong->at",
+                ),
+                $this->envelope->misplaced,
+            ),
+            ...array_map(
                 fn (array $at): Finding => self::finding(
                     'building.touch',
                     Severity::Caution,

@@ -19,13 +19,14 @@ final readonly class Envelope
     /** @var list<Placed> openings in a place, that the project does not have */
     public array $waiting;
 
+    /** @var list<CannotPlace> */
+    public array $misplaced;
+
     /** @var list<array{float, float, float}> places where two blocks touch along a line only, mm */
     public array $hairs;
 
     /**
      * @param  array<string, array{float, float}>  $sizes  width and height of openings by id of their detail, mm
-     *
-     * @throws CannotPlace
      */
     public function __construct(public Building $building, array $sizes = [])
     {
@@ -40,7 +41,7 @@ final readonly class Envelope
         ]);
         $placing = new Placing($surfaces, $parts, $joints, $sizes);
         [$this->parts, $this->joints] = [$placing->parts, $placing->joints];
-        $this->waiting = $placing->waiting;
+        [$this->waiting, $this->misplaced] = [$placing->waiting, $placing->misplaced];
         $this->hairs = $level->hairs();
         $mm3 = 0.0;
         foreach ($building->blocks as $block) {

@@ -10,6 +10,9 @@ final class Placing
     /** @var list<array{string, array{float, float, float, float}}> part, and place in it, of each opening so far */
     private array $taken = [];
 
+    /** @var list<CannotPlace> */
+    public array $misplaced = [];
+
     /** @var array<string, true> of joints, taken */
     private array $ids;
 
@@ -26,8 +29,6 @@ final class Placing
      * @param  array<string, Part>  $parts  by id
      * @param  list<Joint>  $joints
      * @param  array<string, array{float, float}>  $sizes  width and height of openings by id of their detail, mm
-     *
-     * @throws CannotPlace
      */
     public function __construct(
         private readonly Surfaces $surfaces,
@@ -38,10 +39,20 @@ final class Placing
         [$this->parts, $this->joints] = [$parts, $joints];
         $this->ids = array_fill_keys(array_column($joints, 'id'), true);
         foreach ($surfaces->building->placed as $i => $placed) {
-            $this->place($placed, $i);
+            $this->trying(fn () => $this->place($placed, $i));
         }
         foreach ($surfaces->building->movement as $i => $movement) {
-            $this->move($movement, $i);
+            $this->trying(fn () => $this->move($movement, $i));
+        }
+    }
+
+    /** What cannot stand in its place is left out, and said: a building is no less one for it. */
+    private function trying(\Closure $put): void
+    {
+        try {
+            $put();
+        } catch (CannotPlace $wrong) {
+            $this->misplaced[] = $wrong;
         }
     }
 

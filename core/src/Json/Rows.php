@@ -13,7 +13,8 @@ final class Rows
     /** @var list<Broken> */
     public array $broken = [];
 
-    private function __construct(private readonly bool $refusing)
+    /** @param  bool  $refusing  whether what cannot be read refuses the file */
+    private function __construct(public readonly bool $refusing)
     {
     }
 

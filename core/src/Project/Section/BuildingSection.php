@@ -7,7 +7,6 @@ namespace Apron\Project\Section;
 use Apron\Building\Building;
 use Apron\Building\BuildingAssessment;
 use Apron\Building\BuildingFormat;
-use Apron\Building\CannotPlace;
 use Apron\Building\Envelope;
 use Apron\Building\Placed;
 use Apron\Building\Proof;
@@ -63,9 +62,9 @@ final class BuildingSection implements DocumentSection
 
         return $reading->rows->one($this->section(), $node, function () use ($node, $reading): Building {
             $building = BuildingFormat::read($node);
-            try {
-                new Envelope($building, self::sizes($reading));
-            } catch (CannotPlace $wrong) {
+            // What is typed is refused where it cannot stand; what outgrew its place since is kept, and said.
+            $misplaced = $reading->rows->refusing ? (new Envelope($building, self::sizes($reading)))->misplaced : [];
+            foreach ($misplaced as $wrong) {
                 $node->get($wrong->list)->items()[$wrong->at]->refuse($wrong->expected, $wrong->found);
             }
 
