@@ -6,6 +6,7 @@ namespace Apron\Building;
 
 use Apron\Assembly\Assembly;
 use Apron\Assembly\Control;
+use Apron\Assembly\ThermalResistance;
 use Apron\Rules\Finding;
 use Apron\Rules\Severity;
 use Apron\Rules\Source;
@@ -15,6 +16,8 @@ final readonly class BuildingAssessment
 {
     public Threads $threads;
 
+    public Losses $losses;
+
     /**
      * @param  array<string, Assembly>  $assemblies  by id
      * @param  array<string, Proof>  $proofs  by id of the detail
@@ -23,9 +26,20 @@ final readonly class BuildingAssessment
         public Envelope $envelope,
         private array $assemblies,
         array $proofs,
-        private bool $asksVapour,
+        bool $asksVapour,
     ) {
         $this->threads = new Threads($envelope, $assemblies, $proofs, $asksVapour);
+        $u = [];
+        foreach ($assemblies as $assembly) {
+            $u[$assembly->id] = (new ThermalResistance($assembly))->u();
+        }
+        foreach ($envelope->parts as $part) {
+            if ($part->u !== null) {
+                $u[$part->id] = $part->u;
+            }
+        }
+        $known = array_filter($u, fn (?float $value): bool => $value !== null);
+        $this->losses = new Losses($envelope, $this->threads, $known);
     }
 
     /** @return array<string, mixed> as `apron-assessment/1` has it */
@@ -42,6 +56,7 @@ final readonly class BuildingAssessment
                     'length_m' => round($joint->length, 6),
                     'parts' => $joint->parts,
                     'detail' => $this->threads->detail($joint),
+                    'heat_class' => $this->losses->class($joint),
                     'threads' => array_map(
                         fn (ThreadState $s): string => $s->value,
                         $this->threads->states[$joint->id],
@@ -50,6 +65,7 @@ final readonly class BuildingAssessment
                 $this->envelope->joints,
             ),
             'threads' => $this->told(),
+            'heat' => $this->losses->toArray(),
             'corners' => Corners::of($this->envelope, $this->threads),
         ];
     }

@@ -66,7 +66,9 @@ final class BuildingFormat
 
     private static function placed(Node $row): Placed
     {
-        $row->object(['opening', 'detail', 'block', 'edge', 'x_mm', 'z_mm', 'count', 'on', 'at_mm'], ['block']);
+        $row->object(['opening', 'detail', 'block', 'edge', 'x_mm', 'z_mm', 'count', 'on', 'at_mm', 'u_w_m2k'], [
+            'block',
+        ]);
         if ($row->has('opening') === $row->has('detail')) {
             $row->refuse('either “opening” or “detail”', $row->has('opening') ? 'both' : 'neither');
         }
@@ -94,6 +96,7 @@ final class BuildingFormat
             count: $row->optional('count')?->integer(1, 10000) ?? 1,
             on: $row->optional('on')?->word(['roof', 'slab', 'soffit']),
             at: count($at) === 2 ? [$at[0], $at[1]] : null,
+            u: $row->optional('u_w_m2k')?->positive(20, 'W/(m²K)', 0.01),
         );
     }
 
@@ -389,6 +392,7 @@ final class BuildingFormat
             'x_mm' => $placed->on === null ? $placed->x : null,
             'z_mm' => $placed->on === null ? $placed->z : null,
             'count' => $placed->count === 1 ? null : $placed->count,
+            'u_w_m2k' => $placed->u,
         ]);
     }
 

@@ -21,6 +21,8 @@ final readonly class Part
         public ?int $edge = null,
         /** the detail that an opening is made by */
         public ?string $detail = null,
+        /** W/(m²K) of an opening, where it is stated */
+        public ?float $u = null,
     ) {
     }
 

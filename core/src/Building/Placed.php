@@ -24,6 +24,8 @@ final readonly class Placed
         /** `roof`, `slab` or `soffit`, where it stands in something level */
         public ?string $on = null,
         public ?array $at = null,
+        /** W/(m²K) of an opening, unit and frame, as its maker states it */
+        public ?float $u = null,
     ) {
     }
 }

@@ -116,6 +116,7 @@ final class Placing
             $area,
             $part->edge,
             $placed->detail,
+            $placed->u,
         );
         $this->parts[$part->id] = $this->parts[$part->id]->less($area);
         if ($placed->at === null && abs($z - $block->base) < Surfaces::HAIR) {

@@ -41,6 +41,12 @@ final readonly class Threads
         [$this->states, $this->why] = [$states, $why];
     }
 
+    /** By what a control is said to be handed over there; null where nobody has said. */
+    public function by(Joint $joint, Control $control): ?HandedOver
+    {
+        return $this->claim($joint, $control)?->by;
+    }
+
     /** The detail that speaks for a joint: of its place, or of the most particular connection that names one. */
     public function detail(Joint $joint): ?string
     {

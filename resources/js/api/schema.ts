@@ -1367,6 +1367,8 @@ export interface components {
             /** @enum {string} */
             on?: "roof" | "slab" | "soffit";
             at_mm?: number[];
+            /** @description of an opening, unit and frame, as its maker states it */
+            u_w_m2k?: number;
         };
         Movement: {
             id: string;
@@ -1736,6 +1738,8 @@ export interface components {
                         /** @enum {string} */
                         heat: "carried" | "broken" | "undecided" | "not-needed";
                     };
+                    /** @enum {string|null} */
+                    heat_class: "continuous" | "thinned" | "bridged" | null;
                 }[];
                 threads: {
                     water: {
@@ -1792,6 +1796,18 @@ export interface components {
                     joints: string[];
                     worst: string;
                 }[];
+                /** @description what the envelope loses: parts by U, joints by class, W/K */
+                heat: {
+                    loss_w_k: number;
+                    u_w_m2k: number;
+                    parts_w_k: {
+                        [key: string]: number;
+                    };
+                    joints_w_k: {
+                        [key: string]: number;
+                    };
+                    unknown_m2: number;
+                };
             };
         };
         Document: {

@@ -1,3 +1,4 @@
+import { show } from '../quantity/show';
 import type { Sheet } from './sheet';
 
 const CONTROLS = ['water', 'air', 'vapour', 'heat'] as const;
@@ -41,6 +42,14 @@ export function Building({ sheet }: { sheet: Sheet }) {
           })}
         </tbody>
       </table>
+      <p>
+        U over all of it {show(building.heat.u_w_m2k, 'u', sheet.units)}, {building.heat.loss_w_k.toFixed(0)} W/K; of
+        that at joints{' '}
+        {Object.values(building.heat.joints_w_k)
+          .reduce((sum, loss) => sum + loss, 0)
+          .toFixed(0)}{' '}
+        W/K by classes, an estimate.
+      </p>
       {CONTROLS.flatMap((control) =>
         building.threads[control].breaks.map((b) => (
           <p key={`${control} ${b.joint}`} className="together border-t border-hair py-1">

@@ -5,6 +5,7 @@ import { Frame } from '../../ui/Frame';
 import { useKeys } from '../../ui/keys';
 import { Blocks } from './Blocks';
 import { Deciding } from './Deciding';
+import { Heat } from './Heat';
 import { Matrix } from './Matrix';
 import { Plan } from './Plan';
 import { useBuilding } from './useBuilding';
@@ -56,6 +57,7 @@ export default function Transitions() {
                 {derived.parts.length} parts, {derived.joints.length} joints.
               </p>
             )}
+            {derived && <Heat heat={derived.heat} />}
             <FindingList findings={findings} />
           </>
         )
