@@ -158,8 +158,8 @@ final readonly class BuildingAssessment
                     [
                         'control' => $control->value,
                         'count' => count($breaks),
-                        'run_m' => $this->threads->metres($control, ThreadState::Broken),
-                        'joint' => $breaks[0]['joint'],
+                        'over_m' => $this->threads->metres($control, ThreadState::Broken),
+                        'joint' => str_replace('|', ' and ', explode(':', $breaks[0]['joint'], 2)[1] ?? ''),
                         'why' => $breaks[0]['why'],
                     ],
                     $control->value,

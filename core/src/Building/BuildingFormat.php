@@ -45,11 +45,11 @@ final class BuildingFormat
         $blocks = [];
         foreach ($rows as $i => $row) {
             $block = self::block($row);
-            foreach ($blocks as $other) {
+            foreach ($blocks as $j => $other) {
                 if ($other->id === $block->id) {
                     $row->get('id')->refuse('an id that no other block has');
                 }
-                self::demandApart($row, $block, $other);
+                self::demandApart($row, $block, $other, "$other->id, at /building/blocks/$j");
             }
             $blocks[$i] = $block;
         }
@@ -332,17 +332,17 @@ final class BuildingFormat
         return new RoofForm(parapet: false, pitchDeg: $pitch, ridgeAlong: $edge);
     }
 
-    private static function demandApart(Node $row, Block $block, Block $other): void
+    private static function demandApart(Node $row, Block $block, Block $other, string $named): void
     {
         $common = fn (): bool => $block->outline->common($other->outline) > 1.0;
         if ($block->base < $other->top && $other->base < $block->top && $common()) {
-            $row->refuse('a block that shares no space with '.$other->id, $block->id);
+            $row->refuse('a block that shares no space with '.$named, $block->id);
         }
         foreach ([[$block, $other], [$other, $block]] as [$pitched, $one]) {
             $rises = ! $pitched->roofForm->isFlat() && $one->top > $pitched->top;
             if ($rises && $one->base < $pitched->top + 1e6 && ($common() || self::beside($pitched, $one))) {
                 $row->refuse(
-                    'no block beside or over a pitched roof: '.$other->id,
+                    'no block beside or over a pitched roof: '.$named,
                     $block->id,
                 );
             }
