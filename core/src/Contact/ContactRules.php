@@ -16,7 +16,7 @@ final class ContactRules
 {
     private static ?self $standing = null;
 
-    /** @var array<string, array<string, Node|ContactRule>> by sticker and face; read when it is first asked for */
+    /** @var array<string, array<string, \stdClass|ContactRule>> by sticker and face, as they stand until asked for */
     private array $bonding = [];
 
     /** @var array<string, list<ContactRule>> by the two families, `a|b` */
@@ -44,8 +44,11 @@ final class ContactRules
 
     private function __construct(Node $data)
     {
-        foreach ($data->get('bonding')->items(1) as $row) {
-            $this->bonding[$row->get('stick')->text()][$row->get('on')->text()] = $row;
+        // Of so many rows one job asks for a few: each is looked at when it is asked for.
+        foreach ((array) $data->get('bonding')->raw() as $row) {
+            if ($row instanceof \stdClass && is_string($row->stick) && is_string($row->on)) {
+                $this->bonding[$row->stick][$row->on] = $row;
+            }
         }
         foreach ($data->get('touching')->items(1) as $row) {
             $how = array_map(fn (Node $way): How => How::from($way->id()), $row->get('how')->items(1));
@@ -111,7 +114,9 @@ final class ContactRules
         $row = $this->bonding[$sticks][$face];
 
         return $this->bonding[$sticks][$face] =
-            $row instanceof Node ? self::rule($row, 'stick', 'on', [How::Bonded, How::Lapped]) : $row;
+            $row instanceof \stdClass
+                ? self::rule(Node::decoded($row), 'stick', 'on', [How::Bonded, How::Lapped])
+                : $row;
     }
 
     /**

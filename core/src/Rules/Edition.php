@@ -13,8 +13,8 @@ final class Edition
     public const RULES = 9;
 
     /**
-     * The first digits of the SHA-256 of all figures, words apart: a changed figure is another edition without anybody
-     * raising a number.
+     * The first digits of a digest of all figures, words apart: a changed figure is another edition without anybody
+     * raising a number. It is asked for at every request: XXH128, which takes a tenth of the time of SHA-256.
      */
     public static function figures(): string
     {
@@ -27,7 +27,7 @@ final class Edition
             );
             $files = [...$named, ...glob(CoreData::path('figures/*.json')) ?: []];
             sort($files);
-            $digest = substr(hash('sha256', implode('', array_map(file_get_contents(...), $files))), 0, 12);
+            $digest = substr(hash('xxh128', implode('', array_map(file_get_contents(...), $files))), 0, 12);
         }
 
         return $digest;
