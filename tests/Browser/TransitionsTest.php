@@ -13,6 +13,15 @@ it('draws a building from the walk round it, decides its joints, and says what i
         $project = copyOfDemo($browser);
         $browser->open("/p/$project/brief");
         $browser->see('nav');
+        // A project that nobody has said a building of.
+        $browser->driver->executeAsyncScript(
+            'const done = arguments[1]; const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]);'.
+                ' fetch(arguments[0], { method: "DELETE", body: JSON.stringify({ revision: 1 }), headers: { "Content-Type":'.
+                ' "application/json", Accept: "application/json", "X-XSRF-TOKEN": token } }).then((r) => done(r.status))',
+            ["/api/projects/$project/documents/building/building"],
+        );
+        $browser->open("/p/$project/brief");
+        $browser->see('nav');
         $browser->driver->action()->sendKeys(null, '4')->perform();
         $walk = "[aria-label='The plan, as you walk round it']";
         $browser->see($walk)->sendKeys(['12000, up 8000', WebDriverKeys::ENTER]);

@@ -82,7 +82,7 @@ it('shows the printer everything the report is made of, and no more than data', 
     expect($sheet['file']['project']['name'])
         ->toBe('</script><b>Sallow, extension')
         ->and(array_column($sheet['assessment']['assemblies'], 'id'))
-        ->toBe(['w1', 'w2', 'w2.a', 'w2.b', 'w2.c', 'r1'])
+        ->toBe(['w1', 'w2', 'w2.a', 'w2.b', 'w2.c', 'r1', 'f1', 'b1'])
         ->and($sheet['sequences'][0]['steps'])
         ->toHaveCount(10)
         ->and($sheet['site']['checks'])
