@@ -8,8 +8,8 @@ use Apron\Assembly\Control;
 use Apron\Rules\RuleFigures;
 
 /**
- * What the envelope loses, W/K: its parts by their U, and each joint by its length and the class of its heat layer. What
- * faces something unheated, or the ground, is counted as though it faced the outside: on the safe side.
+ * What the envelope loses, W/K: its parts by their U, and each joint by its length and the class of its heat layer.
+ * What faces something unheated, or the ground, is counted as though it faced the outside: on the safe side.
  */
 final readonly class Losses
 {

@@ -221,6 +221,12 @@ final class BuildingSection implements DocumentSection
 
         return $assessed === null
             ? null
-            : new Told($assessed->findings(), [$this->section() => $assessed->toArray()], title: 'the building');
+            : new Told(
+                $assessed->findings(),
+                [$this->section() => $assessed->toArray()],
+                // What its assemblies and its openings are made of: the U of each follows from that.
+                array_map(strval(...), array_keys($project->used())),
+                title: 'the building',
+            );
     }
 }
