@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace Apron\Contact;
 
+use Apron\Rules\RuleFigures;
+
 /** The pulls of one product on one face, in this project: what the real face says wins over a rule. */
 final readonly class AdhesionTest
 {
-    /** A day of oils or plasticiser tells nothing; after so many it has shown (common practice). */
-    private const SHOWN_DAYS = 21.0;
-
     /** @param  list<Pull>  $pulls  at least one */
     public function __construct(
         public string $id,
@@ -58,7 +57,7 @@ final readonly class AdhesionTest
     /** Whether it lay long enough for what moves slowly to have shown. */
     public function hasShown(): bool
     {
-        return $this->held() && ($this->curedDays() ?? 0.0) >= self::SHOWN_DAYS;
+        return $this->held() && ($this->curedDays() ?? 0.0) >= RuleFigures::of('checks')->figure('oils_shown_days');
     }
 
     /** @return array{by: string, at: string} who pulled last, and when */

@@ -8,13 +8,11 @@ use Apron\Climate\Month;
 use Apron\Material\Material;
 use Apron\Material\Product;
 use Apron\Material\Usual;
+use Apron\Rules\RuleFigures;
 
 /** Which months a product can be laid in, and whether it bears the sun until it is covered. */
 final readonly class Season
 {
-    /** From this mean on faces are wet every morning, % relative humidity (common practice). */
-    private const MOIST_PCT = 85.0;
-
     private Product $sheet;
 
     public function __construct(public Material $material)
@@ -31,7 +29,7 @@ final readonly class Season
     public function in(Month $month): Weather
     {
         [$low, $high] = $this->sheet->applicationC ?? [-INF, INF];
-        $moist = $month->humidity >= self::MOIST_PCT;
+        $moist = $month->humidity >= RuleFigures::of('checks')->figure('moist_pct');
 
         return match (true) {
             $month->celsius < min($low, $this->sheet->primedC ?? INF) => Weather::Cold,

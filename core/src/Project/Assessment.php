@@ -132,24 +132,6 @@ final readonly class Assessment
         );
     }
 
-    /**
-     * Findings of several documents put together, in the shapes they are told in.
-     *
-     * @param  list<\stdClass|array<string, mixed>>  $shapes
-     * @return list<\stdClass|array<string, mixed>> worst first; within a severity in the order given
-     */
-    public static function worstFirst(array $shapes): array
-    {
-        $bySeverity = [];
-        foreach ($shapes as $shape) {
-            $said = ((array) $shape)['severity'] ?? null;
-            $bySeverity[is_string($said) ? Severity::from($said)->rank() : 0][] = $shape;
-        }
-        ksort($bySeverity);
-
-        return array_merge(...$bySeverity);
-    }
-
     /** @return array<string, mixed> a finding as `apron-assessment/1` has it */
     public static function shape(Finding $finding, Words $words): array
     {

@@ -2,10 +2,7 @@
 
 declare(strict_types=1);
 
-use Apron\Contact\Conditions;
-use Apron\Contact\How;
 use Apron\Contact\Resolver;
-use Apron\Contact\Touch;
 
 require_once __DIR__.'/Untested.php';
 
@@ -22,19 +19,7 @@ function contactCases(): array
 }
 
 it('says of a pair what its case says', function (array $case) {
-    $touch = new Touch(
-        materialOf($case['a'], 'a'),
-        materialOf($case['b'], 'b'),
-        How::from($case['how']),
-        new Conditions(
-            surfaceC: isset($case['surface_c']) ? (float) $case['surface_c'] : null,
-            damp: $case['damp'] ?? false,
-            dusty: $case['dusty'] ?? false,
-            frost: $case['frost'] ?? false,
-            wetPlace: $case['wet_place'] ?? null,
-            serviceC: isset($case['service_c']) ? (float) $case['service_c'] : null,
-        ),
-    );
+    $touch = touchOf($case);
     $judged = Resolver::judge($touch);
     expect($judged->verdict->value)->toBe($case['verdict'], "{$case['why']}; it said: $judged->rule, $judged->why");
 })->with(contactCases(...));

@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+use Apron\Contact\Conditions;
+use Apron\Contact\How;
+use Apron\Contact\Touch;
 use Apron\Json\Node;
 use Apron\Material\Material;
 use Apron\Material\MaterialFormat;
@@ -19,6 +22,24 @@ function materialOf(string $said, string $id): Material
                 'foam', 'primer', 'mastic' => $row + ['sticks' => $of],
                 default => $row + ['family' => $of],
             },
+        ),
+    );
+}
+
+/** @param  array<string, mixed>  $case  a row of cases.json */
+function touchOf(array $case): Touch
+{
+    return new Touch(
+        materialOf($case['a'], 'a'),
+        materialOf($case['b'], 'b'),
+        How::from($case['how']),
+        new Conditions(
+            surfaceC: isset($case['surface_c']) ? (float) $case['surface_c'] : null,
+            damp: $case['damp'] ?? false,
+            dusty: $case['dusty'] ?? false,
+            frost: $case['frost'] ?? false,
+            wetPlace: $case['wet_place'] ?? null,
+            serviceC: isset($case['service_c']) ? (float) $case['service_c'] : null,
         ),
     );
 }

@@ -2,10 +2,8 @@
 
 declare(strict_types=1);
 
-use Apron\Contact\Conditions;
 use Apron\Contact\ContactRule;
 use Apron\Contact\ContactRules;
-use Apron\Contact\How;
 use Apron\Contact\Resolver;
 use Apron\Contact\Touch;
 
@@ -19,19 +17,7 @@ final class Untested
     {
         $touches = [];
         foreach (self::cases() as $i => $case) {
-            $touches["case $i"] = new Touch(
-                materialOf($case['a'], 'a'),
-                materialOf($case['b'], 'b'),
-                How::from($case['how']),
-                new Conditions(
-                    surfaceC: isset($case['surface_c']) ? (float) $case['surface_c'] : null,
-                    damp: $case['damp'] ?? false,
-                    dusty: $case['dusty'] ?? false,
-                    frost: $case['frost'] ?? false,
-                    wetPlace: $case['wet_place'] ?? null,
-                    serviceC: isset($case['service_c']) ? (float) $case['service_c'] : null,
-                ),
-            );
+            $touches["case $i"] = touchOf($case);
         }
 
         return $touches;
