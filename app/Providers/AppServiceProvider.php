@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use Apron\Json\CoreData;
 use Apron\Material\Catalogue;
 use Apron\Project\Sections;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -24,6 +25,8 @@ class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        // On the command line nothing compiled is kept from one run to the next, and reading JSON is quicker.
+        CoreData::keepIn($this->app->runningInConsole() ? null : storage_path('framework/core-data'));
         Route::bind(
             'kind',
             fn (string $kind) => app(Sections::class)->ofKind($kind) ??

@@ -16,7 +16,7 @@ final class ContactRules
 {
     private static ?self $standing = null;
 
-    /** @var array<string, array<string, \stdClass|ContactRule>> by sticker and face, as they stand until asked for */
+    /** @var array<string, array<string, array<mixed>|ContactRule>> by sticker and face, raw until asked for */
     private array $bonding = [];
 
     /** @var array<string, list<ContactRule>> by the two families, `a|b` */
@@ -46,8 +46,9 @@ final class ContactRules
     {
         // Of so many rows one job asks for a few: each is looked at when it is asked for.
         foreach ((array) $data->get('bonding')->raw() as $row) {
-            if ($row instanceof \stdClass && is_string($row->stick) && is_string($row->on)) {
-                $this->bonding[$row->stick][$row->on] = $row;
+            $row = (array) $row;
+            if (is_string($row['stick']) && is_string($row['on'])) {
+                $this->bonding[$row['stick']][$row['on']] = $row;
             }
         }
         foreach ($data->get('touching')->items(1) as $row) {
@@ -114,8 +115,8 @@ final class ContactRules
         $row = $this->bonding[$sticks][$face];
 
         return $this->bonding[$sticks][$face] =
-            $row instanceof \stdClass
-                ? self::rule(Node::decoded($row), 'stick', 'on', [How::Bonded, How::Lapped])
+            is_array($row)
+                ? self::rule(Node::kept($row), 'stick', 'on', [How::Bonded, How::Lapped])
                 : $row;
     }
 

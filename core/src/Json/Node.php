@@ -7,8 +7,12 @@ namespace Apron\Json;
 /** One value of a JSON document and where it stands: reads it as what it should be, or refuses it with its place. */
 final readonly class Node
 {
-    private function __construct(private mixed $value, private string $pointer)
+    private mixed $value;
+
+    /** A document kept as PHP has arrays for its objects too; each is made one when somebody comes to it. */
+    private function __construct(mixed $value, private string $pointer)
     {
+        $this->value = is_array($value) && ! array_is_list($value) ? (object) $value : $value;
     }
 
     /** Nothing in a project file stands deeper; what does is not one. */
@@ -51,6 +55,12 @@ final readonly class Node
     public static function decoded(\stdClass $value, string $pointer = ''): self
     {
         return new self($value, $pointer);
+    }
+
+    /** @param  array<mixed>  $value  a document kept as PHP, with arrays for its objects, none of them empty */
+    public static function kept(array $value): self
+    {
+        return new self($value, '');
     }
 
     public function refuse(string $expected, ?string $value = null): never

@@ -20,11 +20,8 @@ final class Catalogue
 
     public function __construct(?string $file = null)
     {
-        $node = Node::parse((string) file_get_contents($file ?? CoreData::path('materials.json')))->object([
-            'version',
-            'note',
-            'materials',
-        ]);
+        $node = $file === null ? CoreData::read('materials') : Node::parse((string) file_get_contents($file));
+        $node = $node->object(['version', 'note', 'materials']);
         $this->version = $node->get('version')->text();
         foreach ($node->get('materials')->items(1) as $row) {
             $this->rows[$row->get('id')->id()] = $row;

@@ -25,13 +25,12 @@ final class Words
     /** @var array<string, string> what was said before: the ways of the water say the same over and over */
     private array $said = [];
 
-    public function __construct(UnitSystem $units, ?string $folder = null)
+    public function __construct(UnitSystem $units)
     {
-        $folder ??= CoreData::path('words');
         $this->display = new Display($units);
         foreach (['findings', 'cures', 'trace', 'sequence', 'checks', 'handling', 'lists'] as $file) {
             /** @var array<string, array<string, string>> $rows */
-            $rows = json_decode((string) file_get_contents("$folder/$file.json"), true, 8, JSON_THROW_ON_ERROR);
+            $rows = CoreData::rows("words/$file");
             if ($file === 'lists') {
                 $this->lists = $rows;
             } else {
