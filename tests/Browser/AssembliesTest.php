@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
+use Facebook\WebDriver\WebDriverSelect;
 
 require_once __DIR__.'/Support.php';
 
@@ -125,5 +126,18 @@ it(
         button($browser, 'take it back');
         $browser->until('return document.querySelector("[data-accepted=yes]") === null');
         expect($browser->driver->getCurrentURL())->toContain('/findings');
+    }),
+);
+
+it(
+    'draws the way of the water to daylight, and that it is shut once its base is said to be',
+    fn () => signedIn('consultant', function (Browser $browser) {
+        $project = copyOfDemo($browser);
+        $browser->open("/p/$project/assemblies/w1");
+        $browser->see('[data-drawing="drain path"][data-out=true]');
+        $base = $browser->see('select[aria-label="the drained space at its base"]');
+        (new WebDriverSelect($base))->selectByValue('closed');
+        $browser->see('[data-drawing="drain path"][data-out=false]');
+        $browser->see('[data-finding^="drain.base-closed"]');
     }),
 );

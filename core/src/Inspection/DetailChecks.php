@@ -178,7 +178,7 @@ final class DetailChecks
             foreach ($detail->pieces as $piece) {
                 foreach ($piece->patches as $patch) {
                     if ($patch->step === $step->number) {
-                        $kinds[] = $looks[$piece->kind->value] ?? null;
+                        $kinds[] = $piece->material->drains() ? 'mesh-open' : $looks[$piece->kind->value] ?? null;
                     }
                 }
             }

@@ -52,6 +52,7 @@ final readonly class Composition
             ...$this->has('outboard', 'board-at-buck') ? [new Around\BoardBesideBuck] : [],
             ...$this->has('reveal', 'extension-jambs') ? [new Around\ExtensionJambs] : [],
             ...isset($answers['trim']) ? [new Around\Trim] : [],
+            ...$this->has('screens', 'head-and-sill') ? [new Around\Screens] : [],
         ];
     }
 

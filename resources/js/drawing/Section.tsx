@@ -5,7 +5,7 @@ import { Hatch } from './Hatch';
 import { niceStep, placeLayers, SECTION, spread } from './scale';
 import { useDrawnWidth } from './useDrawnWidth';
 import { isMetal } from '../material/families';
-import { Label, FramingMark, AirArrows, WetMonths, Threads, Touching } from './sectionMarks';
+import { Label, FramingMark, AirArrows, DrainWay, WetMonths, Threads, Touching } from './sectionMarks';
 
 /** Narrower, and the two ends of the line under the section would meet. */
 const ROOM_FOR_BOTH = 620;
@@ -280,6 +280,7 @@ export function Section({
           })}
         </g>
       )}
+      {figures && (thread === null || thread === 'water') && <DrainWay {...{ assembly, figures, x }} />}
       <Threads layers={layers} x={x} thread={thread} />
       {touching.map((t) => (
         <Touching key={t.id} at={x(t.edge)} {...t} />

@@ -1,4 +1,4 @@
-import type { Assembly, Control, Plane, Severity } from '../api/types';
+import type { Assembly, AssemblyFigures, Control, Plane, Severity } from '../api/types';
 import { THREADS } from '../ui/threads';
 import { Link } from 'react-router';
 import { SeverityMark } from '../ui/severity';
@@ -62,6 +62,61 @@ export function AirArrows({ x, y0, y1 }: { x: number; y0: number; y1: number }) 
   let d = '';
   for (let y = y1 - 16; y > y0 + 12; y -= 26) d += `M${x} ${y}v-14m-3 5l3 -5l3 5`;
   return <path d={d} fill="none" stroke="var(--color-faint)" strokeWidth="1" />;
+}
+
+/**
+ * The way of the water outside of its plane: down each gap and mat, stopped where a level member crosses it, and at the
+ * base out to daylight, or not, as far as somebody has said.
+ */
+export function DrainWay({
+  assembly,
+  figures,
+  x,
+}: {
+  assembly: Assembly;
+  figures: AssemblyFigures;
+  x: (edge: number) => number;
+}) {
+  const { top, bottom } = SECTION;
+  const outside = x(assembly.layers.length);
+  const ways = (figures.drain?.ways ?? []).flatMap((way) => {
+    const i = assembly.layers.findIndex((layer) => layer.id === way.layer);
+    // It runs down the face that it came onto, the inner one.
+    return i < 0 ? [] : [{ at: x(i) + Math.min(6, (x(i + 1) - x(i)) / 3), blocked: way.blocked }];
+  });
+  const ends = figures.drain?.out ?? null;
+  return (
+    <g
+      pointerEvents="none"
+      fill="none"
+      stroke="var(--color-water)"
+      strokeWidth="2"
+      data-drawing="drain path"
+      data-out={String(ends)}
+    >
+      {ways.map(({ at, blocked }, i) => {
+        const foot = blocked ? (top + bottom) / 2 : bottom + 5;
+        return (
+          <g key={i}>
+            <path d={`M${at} ${top + 4}V${foot}`} stroke="#fff" strokeWidth="5" />
+            <path d={`M${at} ${top + 4}V${foot}`} strokeDasharray="7 3" />
+            {blocked && <path d={`M${at - 6} ${foot}h12`} stroke="var(--color-fail)" strokeWidth="3" />}
+            {!blocked && ends === true && (
+              <path d={`M${at} ${foot}H${outside + 12}m-5 -4l5 4l-5 4`} strokeDasharray="none" />
+            )}
+            {!blocked && ends === false && (
+              <path d={`M${at - 6} ${foot}h12`} stroke="var(--color-fail)" strokeWidth="3" />
+            )}
+            {!blocked && ends === null && (
+              <text x={at} y={foot + 10} fontSize="12" fontWeight="700" stroke="none" fill="var(--color-caution)">
+                ?
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </g>
+  );
 }
 
 /**

@@ -76,3 +76,12 @@ it('has a gauge reading for each coat of every preset of a coat', function () {
         }
     }
 });
+
+it('looks at a mesh as a mesh: open and whole, whether it lies at a foot or at a head', function () {
+    foreach ([['unit-in-two-planes', ['screens' => 'head-and-sill']], ['overhanging-foot', []]] as [$method, $said]) {
+        $checks = array_values(
+            array_filter(checksOf($method, $said), fn (Check $c): bool => str_contains($c->place, 'screen')),
+        );
+        expect(array_column($checks, 'what'))->toBe(['mesh-open']);
+    }
+});

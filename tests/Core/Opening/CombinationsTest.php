@@ -70,6 +70,10 @@ it(
             $answers += ($answers['outboard'] ?? '') === 'board' && $turn % 2 === 1
                 ? ['reveal' => 'extension-jambs']
                 : [];
+            // Of those that may have screens every third one does.
+            $mayScreen =
+                ($answers['outboard'] ?? '') !== 'board-at-buck' && ($answers['second_layer'] ?? '') !== 'hung';
+            $answers += $mayScreen && $turn % 3 === 1 ? ['screens' => 'head-and-sill'] : [];
             $made = new DetailAssessment(drawnCombination($answers, $turn));
             // Strips of paper hold no air: in a framed wall that is told, and honestly so.
             $open = $answers['dressing'] === 'sheet-strips' && ! isset($answers['buck_place']);

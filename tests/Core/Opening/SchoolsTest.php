@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
+use Apron\Detail\CutSize;
 use Apron\Detail\DetailFormat;
 use Apron\Detail\DetailWriter;
 use Apron\Detail\Edge;
+use Apron\Drafting\CannotGenerate;
 use Apron\Json\Node;
 use Apron\Material\Catalogue;
 use Apron\Material\Materials;
@@ -251,6 +253,58 @@ it('leaves the trim’s foot, and the frame’s, open to drain', function () {
             )
             ->toBe([]);
     }
+});
+
+it('screens the drained space at head and sill, outside of the trim and on the outermost plane', function (
+    array $answers,
+    string $method,
+    string $facet,
+    float $beside,
+) {
+    $detail = byMethod($method, $answers + ['screens' => 'head-and-sill']);
+    $rects = [];
+    foreach (['head-screen', 'sill-screen'] as $id) {
+        $patch = $detail->piece($id)->patches[0];
+        expect($patch->facet)->toBe($facet);
+        $rects[$id] = [$patch->rect->u0, $patch->rect->v0, $patch->rect->u1, $patch->rect->v1];
+    }
+    // A unit of 900 × 1200; the screens stand 50 tall and are cut to be folded in two.
+    [$left, $right] = [-$beside, 900 + $beside];
+    expect($rects)->toBe([
+        'head-screen' => [$left, 1200 + $beside, $right, 1250 + $beside],
+        'sill-screen' => [$left, -50 - $beside, $right, -$beside],
+    ]);
+    expect($detail->piece('head-screen')->cut)->toEqual(new CutSize($right - $left, 100.0));
+    $assessed = new DetailAssessment($detail);
+    // It is a mesh: nothing is kept in by it, and it is nobody's lap.
+    expect($assessed->worst())
+        ->not->toBe(Outcome::Trapped)
+        ->and(array_filter($assessed->findings(), fn ($f) => str_contains((string) $f->discriminator, 'screen')))
+        ->toBe([]);
+})->with([
+    'no trim' => [[], 'flanged-unit-in-self-adhered', 'face', 13.0],
+    'outside of trim: 3 + 90 off a frame that begins 13 in' => [
+        ['trim' => 'drained'],
+        'flanged-unit-in-self-adhered',
+        'face',
+        80.0,
+    ],
+    'trim off the arris of a return' => [['trim' => 'drained'], 'strapped-unit-in-self-adhered', 'face', 93.0],
+    'on the face of the board' => [[], 'unit-in-two-planes', 'outer-face', 13.0],
+]);
+
+it('does not pin a second layer with a screen, nor screen off the wall that is drawn', function () {
+    expect(
+        fn () => byMethod('flanged-unit-in-fastened-sheet', ['second_layer' => 'hung', 'screens' => 'head-and-sill']),
+    )->toThrow(CannotGenerate::class, 'pin it')
+        ->and(
+            fn () => byMethod('strapped-unit-in-self-adhered', [
+                'screens' => 'head-and-sill',
+                'screen_mm' => 120.0,
+                'margin_mm' => 130.0,
+            ]),
+        )
+        ->toThrow(CannotGenerate::class, 'stay on the wall');
 });
 
 it('spots the heads of fasteners: each leaks without its spot, under a tape it needs none', function (

@@ -65,6 +65,12 @@ final class Trim extends Part
         return $in->of->has('held_by', 'flange') ? $in->mm('clearance') : 0.0;
     }
 
+    /** From the opening out to where trim that is drawn ends. */
+    public static function outerEdge(Scheme $in): float
+    {
+        return $in->mm('trim_joint') + $in->mm('trim') - self::edge($in);
+    }
+
     public function pieces(Scheme $in): array
     {
         return match ($in->of->of('trim')) {
