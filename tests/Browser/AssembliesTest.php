@@ -138,6 +138,6 @@ it(
         $base = $browser->see('select[aria-label="the drained space at its base"]');
         (new WebDriverSelect($base))->selectByValue('closed');
         $browser->see('[data-drawing="drain path"][data-out=false]');
-        $browser->see('[data-finding^="drain.base-closed"]');
+        expect($browser->see('[data-finding^="drain.base-closed"]')->getText())->toContain('Fail');
     }),
 );

@@ -29,6 +29,8 @@ final readonly class Brief
         public ?Climate $climate = null,
         public ?IndoorAir $indoors = null,
         public array $conditions = [],
+        /** how tight the building is to be; null where not settled */
+        public ?AirTarget $airTarget = null,
     ) {
     }
 
@@ -49,6 +51,7 @@ final readonly class Brief
             climate: $climate,
             indoors: $this->indoors,
             conditions: $this->conditions,
+            airTarget: $this->airTarget,
         );
     }
 

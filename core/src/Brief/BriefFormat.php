@@ -28,7 +28,10 @@ final class BriefFormat
      */
     public static function read(Node $file, Rows $rows): Brief
     {
-        $head = $file->get('project')->object(['name', 'units', 'schools', 'wind_pressure_pa'], ['name', 'units']);
+        $head = $file->get('project')->object(
+            ['name', 'units', 'schools', 'wind_pressure_pa', 'air_target'],
+            ['name', 'units'],
+        );
         $one = fn (callable $read): mixed => $rows->one('brief', null, $read);
         /** @var \Apron\Climate\Climate|null $climate */
         $climate = $file->has('climate') ? $one(fn () => ClimateFormat::climate($file->get('climate'))) : null;
@@ -36,6 +39,8 @@ final class BriefFormat
         $schools = $one(fn () => self::schools($head->optional('schools')));
         /** @var float|null $wind */
         $wind = $one(fn () => $head->optional('wind_pressure_pa')?->positive(5000, 'Pa', 0.1));
+        /** @var AirTarget|null $airTarget */
+        $airTarget = $one(fn () => self::airTarget($head->optional('air_target')));
         /** @var \Apron\Climate\IndoorAir|null $indoors */
         $indoors = $file->has('indoor') ? $one(fn () => ClimateFormat::indoors($file->get('indoor'), $climate)) : null;
 
@@ -51,6 +56,24 @@ final class BriefFormat
                 $file->optional('conditions')?->listOf(self::MOST_CONDITIONS),
                 ClimateFormat::condition(...),
             ),
+            airTarget: $airTarget,
+        );
+    }
+
+    private static function airTarget(?Node $node): ?AirTarget
+    {
+        if ($node === null) {
+            return null;
+        }
+        $node->object(array_column(AirTargetUnit::cases(), 'value'));
+        $said = array_values(array_filter(AirTargetUnit::cases(), fn (AirTargetUnit $u): bool => $node->has($u->value)));
+        if (count($said) !== 1) {
+            $node->refuse('one target, as {"n50_1_h": 0.6}');
+        }
+
+        return new AirTarget(
+            $said[0],
+            $node->get($said[0]->value)->between(0.01, $said[0]->most(), $said[0]->unit()),
         );
     }
 
@@ -63,6 +86,9 @@ final class BriefFormat
                 'units' => $brief->units->value,
                 'schools' => $brief->schools,
                 'wind_pressure_pa' => $brief->windPressure,
+                'air_target' => $brief->airTarget === null
+                    ? null
+                    : [$brief->airTarget->unit->value => $brief->airTarget->value],
             ]),
             'climate' => $brief->climate === null ? null : ClimateFormat::writeClimate($brief->climate),
             'indoor' => $brief->indoors === null ? null : ClimateFormat::writeIndoors($brief->indoors),

@@ -15,18 +15,12 @@ final class Areas
     /** @var array<string, Part> */
     private array $parts = [];
 
-    /** @var array<string, array{float, float}> of all outlines */
+    /** @var list<array{float, float}> of all outlines */
     private readonly array $corners;
 
     private function __construct(private readonly Surfaces $surfaces)
     {
-        $corners = [];
-        foreach ($surfaces->building->blocks as $block) {
-            foreach ($block->outline->corners as [$x, $y]) {
-                $corners["$x $y"] = [$x, $y];
-            }
-        }
-        $this->corners = $corners;
+        $this->corners = $surfaces->building->corners();
     }
 
     /** @return array<string, Part> by id, in the order of blocks, walls first */
@@ -60,55 +54,9 @@ final class Areas
 
     private function side(Block $block, Edge $edge): void
     {
-        [$us, $zs] = [$this->alongCuts($block, $edge), $this->heightCuts($block, $edge)];
-        for ($i = 1; $i < count($us); $i++) {
-            [$u0, $u1] = [$us[$i - 1], $us[$i]];
-            $u = ($u0 + $u1) / 2;
-            for ($j = 1; $j < count($zs); $j++) {
-                $z = ($zs[$j - 1] + $zs[$j]) / 2;
-                $this->add($this->surfaces->upright($block, $edge, $u, $z), ($u1 - $u0) * ($zs[$j] - $zs[$j - 1]));
-            }
-            $rise = ($this->rise($block, $edge, $u0) + $this->rise($block, $edge, $u1)) / 2;
-            $under = $this->surfaces->upright($block, $edge, $u, $block->top - Surfaces::HAIR);
-            $this->add($under, $rise * ($u1 - $u0));
+        foreach ((new Side($this->surfaces, $block, $edge))->cells($this->corners) as $cell) {
+            $this->add($cell->part, $cell->area());
         }
-    }
-
-    private function rise(Block $block, Edge $edge, float $u): float
-    {
-        [$x, $y] = $edge->at($u);
-
-        return $block->roofForm->rise($block->outline, $x, $y);
-    }
-
-    /** @return list<float> mm from the left end, where something beside it or of it begins or ends */
-    private function alongCuts(Block $block, Edge $edge): array
-    {
-        $cuts = [0.0, $edge->length, ...$edge->passing($this->corners)];
-        foreach ($block->stretches as $stretch) {
-            if ($stretch->edge === $edge->index) {
-                array_push($cuts, $stretch->from, $stretch->to);
-            }
-        }
-        if ($block->roofForm->ridgeAlong !== null) {
-            $cuts[] = $edge->length / 2;
-        }
-
-        return self::sorted($cuts, 0.0, $edge->length);
-    }
-
-    /** @return list<float> levels, mm */
-    private function heightCuts(Block $block, Edge $edge): array
-    {
-        $cuts = [$block->base, $block->top, $this->surfaces->building->groundAt($block, $edge->index)];
-        foreach ($this->surfaces->building->blocks as $other) {
-            array_push($cuts, $other->base, $other->top);
-        }
-        foreach ($block->stretches as $stretch) {
-            array_push($cuts, $stretch->base ?? $block->base, $stretch->top ?? $block->top);
-        }
-
-        return self::sorted($cuts, $block->base, $block->top);
     }
 
     /**
@@ -161,7 +109,7 @@ final class Areas
             $part = $this->surfaces->level($block, true, $x - $dy, $y + $dx);
             $isEaves = $block->roofForm->ridgeAlong === null
                 ? $edge->index === $block->roofForm->lowEdge
-                : $this->rise($block, $edge, $edge->length / 2) < Surfaces::HAIR;
+                : $block->roofForm->rise($block->outline, $x, $y) < Surfaces::HAIR;
             if ($isEaves) {
                 $this->add($part, $block->roofForm->ridgeAlong === null ? $area : $area / 2);
             }

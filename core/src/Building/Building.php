@@ -20,7 +20,16 @@ final readonly class Building
         public array $movement = [],
         public array $connections = [],
     ) {
+        $boxes = [];
+        foreach ($blocks as $i => $block) {
+            $top = $block->roofForm->isFlat() ? $block->top : INF;
+            $boxes[$i] = [...$block->outline->bounds, $block->base, $top];
+        }
+        $this->boxes = $boxes;
     }
+
+    /** @var array<int, array{float, float, float, float, float, float}> least and most x, y and z of each block */
+    private array $boxes;
 
     public function block(string $id): ?Block
     {
@@ -31,6 +40,19 @@ final readonly class Building
         }
 
         return null;
+    }
+
+    /** @return list<array{float, float}> of all outlines, each once */
+    public function corners(): array
+    {
+        $corners = [];
+        foreach ($this->blocks as $block) {
+            foreach ($block->outline->corners as [$x, $y]) {
+                $corners["$x $y"] = [$x, $y];
+            }
+        }
+
+        return array_values($corners);
     }
 
     /** Where the ground meets a side of a block. */
@@ -68,9 +90,18 @@ final readonly class Building
     /** The block that holds a place; null where none does. */
     public function blockAt(float $x, float $y, float $z): ?Block
     {
-        foreach ($this->blocks as $block) {
-            if ($block->holds($x, $y, $z)) {
-                return $block;
+        // Nearly every place that is asked about lies far off nearly every block.
+        foreach ($this->boxes as $i => [$west, $east, $south, $north, $base, $top]) {
+            if (
+                $x >= $west &&
+                $x <= $east &&
+                $y >= $south &&
+                $y <= $north &&
+                $z > $base &&
+                $z < $top &&
+                $this->blocks[$i]->holds($x, $y, $z)
+            ) {
+                return $this->blocks[$i];
             }
         }
 

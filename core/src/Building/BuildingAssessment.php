@@ -7,6 +7,10 @@ namespace Apron\Building;
 use Apron\Assembly\Assembly;
 use Apron\Assembly\Control;
 use Apron\Assembly\ThermalResistance;
+use Apron\Brief\AirTarget;
+use Apron\Building\Drawn\Cut;
+use Apron\Building\Drawn\Cuts;
+use Apron\Building\Drawn\Elevations;
 use Apron\Rules\Finding;
 use Apron\Rules\Severity;
 use Apron\Rules\Source;
@@ -18,6 +22,16 @@ final readonly class BuildingAssessment
 
     public Losses $losses;
 
+    public Leakage $leakage;
+
+    public Gathered $gathered;
+
+    /** @var list<DrainedFace> */
+    public array $drained;
+
+    /** @var list<array{joint: string, part: string, beside: string, share: float}> */
+    public array $thin;
+
     /**
      * @param  array<string, Assembly>  $assemblies  by id
      * @param  array<string, Proof>  $proofs  by id of the detail
@@ -27,6 +41,7 @@ final readonly class BuildingAssessment
         private array $assemblies,
         array $proofs,
         bool $asksVapour,
+        ?AirTarget $airTarget = null,
     ) {
         $this->threads = new Threads($envelope, $assemblies, $proofs, $asksVapour);
         $u = [];
@@ -40,6 +55,10 @@ final readonly class BuildingAssessment
         }
         $known = array_filter($u, fn (?float $value): bool => $value !== null);
         $this->losses = new Losses($envelope, $this->threads, $known);
+        $this->leakage = new Leakage($envelope, $this->threads, $assemblies, $airTarget);
+        $this->gathered = new Gathered($envelope, $this->threads);
+        $this->drained = DrainedFaces::of($envelope, $assemblies);
+        $this->thin = ThinHeat::of($envelope, $known);
     }
 
     /** @return array<string, mixed> as `apron-assessment/1` has it */
@@ -48,7 +67,10 @@ final readonly class BuildingAssessment
         return [
             'volume_m3' => round($this->envelope->volume, 6),
             'envelope_m2' => round($this->envelope->area(), 6),
-            'parts' => array_map(fn (Part $part): array => $part->toArray(), array_values($this->envelope->parts)),
+            'parts' => array_map(
+                fn (Part $part): array => $part->toArray() + ['carries' => $this->threads->carriedBy($part)],
+                array_values($this->envelope->parts),
+            ),
             'joints' => array_map(
                 fn (Joint $joint): array => [
                     'id' => $joint->id,
@@ -67,6 +89,19 @@ final readonly class BuildingAssessment
             'threads' => $this->told(),
             'heat' => $this->losses->toArray(),
             'corners' => Corners::of($this->envelope, $this->threads),
+            'walk' => Walk::round($this->envelope),
+            'drained' => array_map(fn (DrainedFace $face): array => $face->toArray(), $this->drained),
+            'leakage' => $this->leakage->toArray(),
+            'thin' => $this->thin,
+            'done' => $this->gathered->done(),
+            'mock_ups' => $this->gathered->mockUps(),
+            'undetailed' => $this->gathered->undetailed(),
+            'to_settle' => $this->gathered->toSettle(),
+            'cuts' => array_map(
+                fn (Cut $cut): array => $cut->toArray(),
+                Cuts::of($this->envelope, $this->threads),
+            ),
+            'elevations' => Elevations::of($this->envelope),
         ];
     }
 
@@ -123,6 +158,17 @@ final readonly class BuildingAssessment
                 $this->envelope->hairs,
             ),
             ...$this->nowhere(),
+            ...$this->ontoSolid(),
+            ...array_map(
+                fn (array $thin): Finding => self::finding(
+                    'building.thin',
+                    Severity::Caution,
+                    ['part' => $thin['part'], 'beside' => $thin['beside'], 'share_pct' => 100 * $thin['share']],
+                    "$thin[part] $thin[beside]",
+                ),
+                $this->thin,
+            ),
+            ...$this->leaky(),
         ];
     }
 
@@ -168,6 +214,40 @@ final readonly class BuildingAssessment
         }
 
         return $findings;
+    }
+
+    /** @return list<Finding> walls whose water comes down onto one that has no space for it: others say what is said here */
+    private function ontoSolid(): array
+    {
+        return array_values(
+            array_map(
+                fn (DrainedFace $face): Finding => self::finding(
+                    'building.onto-solid',
+                    Severity::Fail,
+                    ['part' => $face->part],
+                    $face->part,
+                ),
+                array_filter($this->drained, fn (DrainedFace $face): bool => $face->why === DrainedWhy::OntoSolid),
+            ),
+        );
+    }
+
+    /** @return list<Finding> a target that the joints as they are decided would not keep */
+    private function leaky(): array
+    {
+        $allowed = $this->leakage->allowed;
+        if ($allowed === null || $this->leakage->total() <= $allowed) {
+            return [];
+        }
+
+        return [
+            self::finding(
+                'building.leaky',
+                Severity::Caution,
+                ['estimate_l_s' => $this->leakage->total(), 'allowed_l_s' => $allowed],
+                'leakage',
+            ),
+        ];
     }
 
     /** @return list<Finding> connections that speak of no joint there is */

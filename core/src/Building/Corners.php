@@ -41,12 +41,7 @@ final class Corners
     /** @param  non-empty-list<Joint>  $joints */
     private static function worst(array $joints, Threads $threads): string
     {
-        $rank = fn (Joint $joint): array => [
-            min(array_map(fn (ThreadState $s): int => $s->rank(), array_values($threads->states[$joint->id])) ?: [9]),
-            -$joint->length,
-            $joint->id,
-        ];
-        usort($joints, fn (Joint $a, Joint $b): int => $rank($a) <=> $rank($b));
+        usort($joints, fn (Joint $a, Joint $b): int => $threads->loss($a) <=> $threads->loss($b));
 
         return $joints[0]->id;
     }

@@ -20,6 +20,18 @@ final readonly class Edge
         $this->length = hypot($x1 - $x0, $y1 - $y0);
     }
 
+    /** Whether an outline may come by it: by the boxes round both. */
+    public function isNear(Outline $outline): bool
+    {
+        [$west, $east, $south, $north] = $outline->bounds;
+        $hair = Surfaces::HAIR;
+
+        return min($this->x0, $this->x1) <= $east + $hair &&
+            max($this->x0, $this->x1) >= $west - $hair &&
+            min($this->y0, $this->y1) <= $north + $hair &&
+            max($this->y0, $this->y1) >= $south - $hair;
+    }
+
     /** @return array{float, float} unit vector along it */
     public function along(): array
     {

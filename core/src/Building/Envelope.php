@@ -13,11 +13,16 @@ final readonly class Envelope
     /** @var list<Joint> */
     public array $joints;
 
+    public Surfaces $surfaces;
+
     /** m³ of conditioned space, with what is under pitched roofs */
     public float $volume;
 
     /** @var list<Placed> openings in a place, that the project does not have */
     public array $waiting;
+
+    /** @var list<Hole> openings in their places */
+    public array $holes;
 
     /** @var list<CannotPlace> */
     public array $misplaced;
@@ -30,7 +35,7 @@ final readonly class Envelope
      */
     public function __construct(public Building $building, array $sizes = [])
     {
-        $surfaces = new Surfaces($building);
+        $surfaces = $this->surfaces = new Surfaces($building);
         $parts = Areas::of($surfaces);
         $segments = Segment::of($building);
         $level = new LevelJoints($surfaces);
@@ -41,7 +46,7 @@ final readonly class Envelope
         ]);
         $placing = new Placing($surfaces, $parts, $joints, $sizes);
         [$this->parts, $this->joints] = [$placing->parts, $placing->joints];
-        [$this->waiting, $this->misplaced] = [$placing->waiting, $placing->misplaced];
+        [$this->waiting, $this->misplaced, $this->holes] = [$placing->waiting, $placing->misplaced, $placing->holes];
         $this->hairs = $level->hairs();
         $mm3 = 0.0;
         foreach ($building->blocks as $block) {

@@ -23,6 +23,12 @@ final readonly class Joint
     ) {
     }
 
+    /** Whether its parts meet side by side, along an upright line. */
+    public function isUpright(): bool
+    {
+        return ($this->met[0] ?? null)?->isUpright() === true;
+    }
+
     public function shorter(float $metres): self
     {
         $left = max(0.0, $this->length - $metres);

@@ -27,6 +27,11 @@ final readonly class Met
         return hypot($flat, $this->to[2] - $this->from[2]);
     }
 
+    public function isUpright(): bool
+    {
+        return $this->from[0] === $this->to[0] && $this->from[1] === $this->to[1] && $this->from[2] !== $this->to[2];
+    }
+
     /** One for both orders. */
     public function key(): string
     {

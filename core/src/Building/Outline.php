@@ -11,7 +11,7 @@ final readonly class Outline
     public array $edges;
 
     /** @var array{float, float, float, float} least and most x, least and most y */
-    private array $bounds;
+    public array $bounds;
 
     /** @param  list<array{float, float}>  $corners  as given, either way round */
     public function __construct(public array $corners)
@@ -67,7 +67,6 @@ final readonly class Outline
     public function contains(float $x, float $y): bool
     {
         [$west, $east, $south, $north] = $this->bounds;
-        // Nearly every place that is asked about lies far off.
         if ($x < $west || $x > $east || $y < $south || $y > $north) {
             return false;
         }

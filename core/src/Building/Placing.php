@@ -7,8 +7,8 @@ namespace Apron\Building;
 /** Openings, penetrations and movement joints put into the parts that they stand in. */
 final class Placing
 {
-    /** @var list<array{string, array{float, float, float, float}}> part, and place in it, of each opening so far */
-    private array $taken = [];
+    /** @var list<Hole> openings in their places */
+    public array $holes = [];
 
     /** @var list<CannotPlace> */
     public array $misplaced = [];
@@ -71,8 +71,17 @@ final class Placing
         }
         if ($size === null || ! $placed->isOpening) {
             $part = $this->partAt($placed, $block, $i, $placed->x, $placed->z);
+            [$u, $v] = $placed->at ?? [$placed->x, $placed->z];
+            $at = self::space($block, $placed, $u, $v);
             for ($n = 0; $n < $placed->count; $n++) {
-                $this->join(JointKind::Penetration, $part->id, $placed->detail, 0.0, $placed->detail);
+                $this->join(
+                    JointKind::Penetration,
+                    $part->id,
+                    $placed->detail,
+                    0.0,
+                    $placed->detail,
+                    new Met(JointKind::Penetration, $part, $part, $at, $at),
+                );
             }
 
             return;
@@ -94,13 +103,17 @@ final class Placing
                 }
             }
         }
-        $rect = [$x, $z, $x + $width, $z + $height];
-        foreach ($this->taken as [$other, [$x0, $z0, $x1, $z1]]) {
-            if ($other === $part->id && $rect[0] < $x1 && $x0 < $rect[2] && $rect[1] < $z1 && $z0 < $rect[3]) {
+        foreach ($this->holes as $other) {
+            if (
+                $other->within === $part->id &&
+                $x < $other->right &&
+                $other->left < $x + $width &&
+                $z < $other->head &&
+                $other->sill < $z + $height
+            ) {
                 throw new CannotPlace('placed', $i, 'a place that no other opening lies over', $placed->detail);
             }
         }
-        $this->taken[] = [$part->id, $rect];
         $id = "$block->id.opening.$placed->detail";
         for ($n = 2; isset($this->parts[$id]); $n++) {
             $id = "$block->id.opening.$placed->detail#$n";
@@ -118,16 +131,46 @@ final class Placing
             $placed->detail,
             $placed->u,
         );
+        $this->holes[] = new Hole(
+            $id,
+            $part->id,
+            $block,
+            $placed->on === null ? $placed->edge : null,
+            $placed->on !== null && $part->kind !== PartKind::Roof,
+            $x,
+            $z,
+            $x + $width,
+            $z + $height,
+        );
         $this->parts[$part->id] = $this->parts[$part->id]->less($area);
         if ($placed->at === null && abs($z - $block->base) < Surfaces::HAIR) {
             $this->takeFoot($part->id, $width / 1000);
         }
-        foreach ([JointKind::Sill, JointKind::Head] as $kind) {
-            $this->join($kind, $part->id, $id, $width / 1000, $placed->detail);
+        [$right, $head] = [$x + $width, $z + $height];
+        foreach (
+            [
+                [JointKind::Sill, $x, $z, $right, $z],
+                [JointKind::Head, $x, $head, $right, $head],
+                [JointKind::Jamb, $x, $z, $x, $head],
+                [JointKind::Jamb, $right, $z, $right, $head],
+            ] as [$kind, $u0, $v0, $u1, $v1]
+        ) {
+            $ends = [self::space($block, $placed, $u0, $v0), self::space($block, $placed, $u1, $v1)];
+            $met = new Met($kind, $part, $this->parts[$id], ...$ends);
+            $length = $kind === JointKind::Jamb ? $height : $width;
+            $this->join($kind, $part->id, $id, $length / 1000, $placed->detail, $met);
         }
-        foreach ([1, 2] as $_) {
-            $this->join(JointKind::Jamb, $part->id, $id, $height / 1000, $placed->detail);
+    }
+
+    /** @return array{float, float, float} where a place on a part is, mm */
+    private static function space(Block $block, Placed $placed, float $u, float $v): array
+    {
+        if ($placed->on !== null) {
+            return [$u, $v, $placed->on === 'roof' ? $block->topAt($u, $v) : $block->base];
         }
+        $edge = $block->outline->edge($placed->edge ?? -1);
+
+        return $edge === null ? [$u, $v, 0.0] : [...$edge->at($u), $v];
     }
 
     /** A door stands on the foot of its wall: its sill takes so much of that. */
@@ -143,7 +186,7 @@ final class Placing
         }
     }
 
-    private function join(JointKind $kind, string $a, string $b, float $length, ?string $detail): void
+    private function join(JointKind $kind, string $a, string $b, float $length, ?string $detail, Met $met): void
     {
         $pair = strcmp($a, $b) < 0 ? [$a, $b] : [$b, $a];
         $id = $first = "$kind->value:$pair[0]|$pair[1]";
@@ -151,7 +194,7 @@ final class Placing
             $id = "$first#$n";
         }
         $this->ids[$id] = true;
-        $this->joints[] = new Joint($id, $kind, $pair, $length, [], $detail);
+        $this->joints[] = new Joint($id, $kind, $pair, $length, [$met], $detail);
     }
 
     private function move(Movement $movement, int $i): void
@@ -161,7 +204,7 @@ final class Placing
         if ($block === null || $edge === null || $movement->x <= 0 || $movement->x >= $edge->length) {
             throw new CannotPlace('movement', $i, 'a place along an edge of a block', $movement->id);
         }
-        [$length, $part] = [0.0, null];
+        [$length, $part, $foot] = [0.0, null, $block->base];
         $top = $block->topAt(...$edge->at($movement->x));
         $levels = [$block->base, $block->top, $this->surfaces->building->groundAt($block, $edge->index)];
         foreach ($this->surfaces->building->blocks as $other) {
@@ -172,6 +215,7 @@ final class Placing
             $z = ($levels[$n - 1] + $levels[$n]) / 2;
             $at = $this->surfaces->upright($block, $edge, $movement->x, $z);
             if ($at !== null && $at->kind === PartKind::Wall) {
+                $foot = $part === null ? $levels[$n - 1] : $foot;
                 $part ??= $at;
                 $length += $levels[$n] - $levels[$n - 1];
             }
@@ -179,7 +223,9 @@ final class Placing
         if ($part === null) {
             throw new CannotPlace('movement', $i, 'a place in a wall of the envelope', $movement->id);
         }
-        $this->join(JointKind::Movement, $part->id, $part->id, ($length + $top - $block->top) / 1000, null);
+        [$x, $y] = $edge->at($movement->x);
+        $met = new Met(JointKind::Movement, $part, $part, [$x, $y, $foot], [$x, $y, $top]);
+        $this->join(JointKind::Movement, $part->id, $part->id, ($length + $top - $block->top) / 1000, null, $met);
     }
 
     /**

@@ -61,6 +61,21 @@ final readonly class Threads
         return $named ?? $joint->detail;
     }
 
+    /** Why a thread is broken there; empty where it is not. */
+    public function why(Joint $joint, Control $control): string
+    {
+        return $this->why["$joint->id $control->value"] ?? '';
+    }
+
+    /** @return array{string, string} ids of the assemblies on either side, `opening` for a unit, empty where none is */
+    public function between(Joint $joint): array
+    {
+        [$a, $b] = $this->parts($joint);
+        $name = fn (?Part $part): string => $part?->kind === PartKind::Opening ? 'opening' : $part->assembly ?? '';
+
+        return [$name($a), $name($b)];
+    }
+
     /** Whether it goes right round: nothing broken, nothing left to say, and every part has the layer. */
     public function isClosed(Control $control): bool
     {
@@ -70,7 +85,7 @@ final readonly class Threads
             }
         }
         foreach ($this->envelope->parts as $part) {
-            if ($this->isAsked($control) && ! $this->has($part, $control)) {
+            if ($this->isAsked($control) && ! $this->carries($part, $control)) {
                 return false;
             }
         }
@@ -86,6 +101,14 @@ final readonly class Threads
         }
 
         return $metres;
+    }
+
+    /** @return array{int, float, string} what there is to lose at a joint: to sort by, the most first */
+    public function loss(Joint $joint): array
+    {
+        $ranks = array_map(fn (ThreadState $s): int => $s->rank(), array_values($this->states[$joint->id]));
+
+        return [min([...$ranks, 9]), -$joint->length, $joint->id];
     }
 
     /** @return list<array{joint: string, length_m: float, why: string}> the longest first */
@@ -119,7 +142,7 @@ final readonly class Threads
             return [ThreadState::NotNeeded, ''];
         }
         foreach ([$a, $b] as $part) {
-            if ($part !== null && ! $this->has($part, $control)) {
+            if ($part !== null && ! $this->carries($part, $control)) {
                 return [ThreadState::Broken, "$part->id has no layer that carries {$control->value}"];
             }
         }
@@ -163,9 +186,17 @@ final readonly class Threads
     }
 
     /** A part has a layer that carries it; an opening carries it by its unit. */
-    private function has(Part $part, Control $control): bool
+    public function carries(Part $part, Control $control): bool
     {
         return $part->kind === PartKind::Opening || $this->carrier($part->assembly, $control) !== null;
+    }
+
+    /** @return list<string> controls that it has a layer for */
+    public function carriedBy(Part $part): array
+    {
+        $carried = array_filter(Control::cases(), fn (Control $control): bool => $this->carries($part, $control));
+
+        return array_values(array_map(fn (Control $control): string => $control->value, $carried));
     }
 
     private function carrier(?string $assembly, Control $control): ?Layer
@@ -182,14 +213,10 @@ final readonly class Threads
     /** @return list<Connection> */
     private function connections(Joint $joint): array
     {
-        [$a, $b] = $this->parts($joint);
-        $name = fn (?Part $part): string => $part?->kind === PartKind::Opening ? 'opening' : $part->assembly ?? '';
-        $pair = [$name($a), $name($b)];
-
         return array_values(
             array_filter(
                 $this->envelope->building->connections,
-                fn (Connection $c): bool => $c->speaksOf($joint, $pair),
+                fn (Connection $c): bool => $c->speaksOf($joint, $this->between($joint)),
             ),
         );
     }

@@ -101,9 +101,8 @@ final readonly class Assessment
         if ($contacts !== [] && $long) {
             $document['contacts'] = $contacts;
         }
-        $building = $this->building?->toArray();
-        if ($building !== null) {
-            $document['building'] = $building;
+        if ($this->building !== null) {
+            $document['building'] = BuildingSection::toArray($this->project, $this->building, $words);
         }
         $document['findings'] = Acceptance::mark(
             array_map(fn (Finding $finding): array => self::shape($finding, $words), $this->findings),

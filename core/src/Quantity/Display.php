@@ -15,6 +15,7 @@ final readonly class Display
         '_m2k_w' => [2, 'm²K/W', 1 / Conversion::RSI_PER_R, 1, 'R'],
         '_ng_pa_s_m2' => [0, 'ng/Pa·s·m²', 1 / Conversion::NG_PER_PERM, 2, 'perm'],
         '_l_s_m2' => [3, 'L/s·m²', 0.19685, 4, 'cfm/ft²'],
+        '_l_s' => [0, 'L/s', 2.11888, 0, 'cfm'],
         '_area_m2' => [2, 'm²', 10.7639, 1, 'ft²'],
         '_litres' => [2, 'L', 0.264172, 2, 'gal'],
         '_mm' => [0, 'mm', 1.0, 0, 'mm'],

@@ -777,6 +777,15 @@ export interface components {
             };
             /** @description the wind's push that sills and dams are sized for */
             wind_pressure_pa?: number;
+            /** @description how tight the building is to be: one of these */
+            air_target?: {
+                /** @description air changes an hour at 50 Pa */
+                n50_1_h?: number;
+                /** @description m³/(h·m²) of envelope at 50 Pa */
+                q50_m3_h_m2?: number;
+                /** @description L/(s·m²) of envelope at 75 Pa */
+                q75_l_s_m2?: number;
+            };
         };
         /** @description Exactly one of conductivity_w_mk and resistance_m2k_w, and exactly one of vapour_resistance_factor, sd_m and permeance_ng_pa_s_m2. */
         Material: {
@@ -1720,6 +1729,8 @@ export interface components {
                     assembly: string | null;
                     gross_m2: number;
                     net_m2: number;
+                    /** @description controls that it has a layer for, a unit all of them */
+                    carries: ("water" | "air" | "vapour" | "heat")[];
                 }[];
                 joints: {
                     id: string;
@@ -1808,6 +1819,158 @@ export interface components {
                     };
                     unknown_m2: number;
                 };
+                /** @description every joint once, each going on where the one before ended, so far as it can */
+                walk: string[];
+                /** @description what runs behind the cladding of each wall in the weather */
+                drained: {
+                    part: string;
+                    from: string | null;
+                    /** @description level members that cross the space */
+                    past: string[];
+                    /** @description openings on the way */
+                    over: string[];
+                    heads: string | null;
+                    to: string | null;
+                    onto: string | null;
+                    base: string | null;
+                    out: boolean | null;
+                    /** @enum {string} */
+                    why: "comes-out" | "goes-on" | "no-space" | "cut-off" | "base-closed" | "heads-closed" | "onto-solid" | "not-said";
+                }[];
+                /** @description an estimate, by classes, of what leaks, beside what the target leaves */
+                leakage: {
+                    pressure_pa: number;
+                    allowed_l_s: number | null;
+                    estimate_l_s: number;
+                    parts_l_s: {
+                        [key: string]: number;
+                    };
+                    joints_l_s: {
+                        [key: string]: number;
+                    };
+                    worst: {
+                        joint: string;
+                        class: string | null;
+                        l_s: number;
+                    }[];
+                };
+                /** @description parts whose R is too small a share of a neighbour’s */
+                thin: {
+                    joint: string;
+                    part: string;
+                    beside: string;
+                    share: number;
+                }[];
+                /** @description share of the length that somebody has decided */
+                done: {
+                    water: number;
+                    air: number;
+                    vapour: number;
+                    heat: number;
+                };
+                /** @description the worst joint of each kind once, each sort of corner point once */
+                mock_ups: {
+                    joints: {
+                        /** @enum {string} */
+                        kind: "outside-corner" | "inside-corner" | "assembly-change" | "parapet" | "eaves" | "verge" | "ridge" | "wall-above-roof" | "wall-to-foundation" | "foundation-to-slab" | "wall-to-slab" | "wall-to-soffit" | "soffit-to-wall" | "unconditioned" | "sill" | "head" | "jamb" | "penetration" | "movement";
+                        joint: string;
+                        states: {
+                            /** @enum {string} */
+                            water: "carried" | "broken" | "undecided" | "not-needed";
+                            /** @enum {string} */
+                            air: "carried" | "broken" | "undecided" | "not-needed";
+                            /** @enum {string} */
+                            vapour: "carried" | "broken" | "undecided" | "not-needed";
+                            /** @enum {string} */
+                            heat: "carried" | "broken" | "undecided" | "not-needed";
+                        };
+                    }[];
+                    corners: {
+                        at_mm: number[];
+                        worst: string;
+                        kinds: ("outside-corner" | "inside-corner" | "assembly-change" | "parapet" | "eaves" | "verge" | "ridge" | "wall-above-roof" | "wall-to-foundation" | "foundation-to-slab" | "wall-to-slab" | "wall-to-soffit" | "soffit-to-wall" | "unconditioned" | "sill" | "head" | "jamb" | "penetration" | "movement")[];
+                        count: number;
+                    }[];
+                };
+                undetailed: {
+                    /** @enum {string} */
+                    kind: "outside-corner" | "inside-corner" | "assembly-change" | "parapet" | "eaves" | "verge" | "ridge" | "wall-above-roof" | "wall-to-foundation" | "foundation-to-slab" | "wall-to-slab" | "wall-to-soffit" | "soffit-to-wall" | "unconditioned" | "sill" | "head" | "jamb" | "penetration" | "movement";
+                    between: string[];
+                    count: number;
+                    length_m: number;
+                }[];
+                /** @description what the meeting before the work has to settle */
+                to_settle: {
+                    /** @enum {string} */
+                    control: "water" | "air" | "vapour" | "heat";
+                    /** @enum {string} */
+                    state: "carried" | "broken" | "undecided" | "not-needed";
+                    /** @enum {string} */
+                    kind: "outside-corner" | "inside-corner" | "assembly-change" | "parapet" | "eaves" | "verge" | "ridge" | "wall-above-roof" | "wall-to-foundation" | "foundation-to-slab" | "wall-to-slab" | "wall-to-soffit" | "soffit-to-wall" | "unconditioned" | "sill" | "head" | "jamb" | "penetration" | "movement";
+                    count: number;
+                    length_m: number;
+                    why: string;
+                }[];
+                /** @description sections and plans that between them show every kind of joint */
+                cuts: {
+                    /** @enum {string} */
+                    by: "section" | "plan";
+                    level_mm: number | null;
+                    through_mm: number[];
+                    along: number[];
+                    kinds: ("outside-corner" | "inside-corner" | "assembly-change" | "parapet" | "eaves" | "verge" | "ridge" | "wall-above-roof" | "wall-to-foundation" | "foundation-to-slab" | "wall-to-slab" | "wall-to-soffit" | "soffit-to-wall" | "unconditioned" | "sill" | "head" | "jamb" | "penetration" | "movement")[];
+                    lines: {
+                        part: string;
+                        from_mm: number[];
+                        to_mm: number[];
+                        out: number[];
+                    }[];
+                    joints: {
+                        joint: string;
+                        at_mm: number[];
+                    }[];
+                }[];
+                /** @description every side laid flat, as seen from outside */
+                elevations: {
+                    block: string;
+                    edge: number;
+                    length_mm: number;
+                    faces: {
+                        part: string;
+                        corners_mm: number[][];
+                    }[];
+                    joints: {
+                        joint: string;
+                        from_mm: number[];
+                        to_mm: number[];
+                    }[];
+                }[];
+                /** @description the method that each joint without a detail could be made by, and how far apart what it joins lies */
+                proposals: {
+                    /** @enum {string} */
+                    kind: "outside-corner" | "inside-corner" | "assembly-change" | "parapet" | "eaves" | "verge" | "ridge" | "wall-above-roof" | "wall-to-foundation" | "foundation-to-slab" | "wall-to-slab" | "wall-to-soffit" | "soffit-to-wall" | "unconditioned" | "sill" | "head" | "jamb" | "penetration" | "movement";
+                    between: string[];
+                    method: string | null;
+                    parameters: {
+                        [key: string]: number | string;
+                    };
+                    wall: string | null;
+                    offsets_mm: {
+                        water: number | null;
+                        air: number | null;
+                        vapour: number | null;
+                        heat: number | null;
+                    };
+                    folded: ("water" | "air" | "vapour" | "heat")[];
+                }[];
+                /** @description what the framer prepares, as often as it is built */
+                framer: {
+                    what: string;
+                    title: string;
+                    reason: string;
+                    for: string[];
+                    times: number;
+                }[];
             };
         };
         Document: {

@@ -8,11 +8,13 @@ use Apron\Building\Building;
 use Apron\Building\BuildingAssessment;
 use Apron\Building\BuildingFormat;
 use Apron\Building\Envelope;
-use Apron\Building\Placed;
+use Apron\Building\JointKind;
 use Apron\Building\Proof;
 use Apron\Climate\ClimateZone;
+use Apron\Crew\FramersList;
 use Apron\Detail\Detail;
 use Apron\Json\Node;
+use Apron\Method\Proposals;
 use Apron\Project\DocumentSection;
 use Apron\Project\Project;
 use Apron\Project\Reading;
@@ -116,24 +118,82 @@ final class BuildingSection implements DocumentSection
         $assemblies = array_column($project->assemblies, null, 'id');
         $envelope = new Envelope($building, self::sizesOf($project->details));
 
-        return new BuildingAssessment($envelope, $assemblies, self::proofs($project), self::asksVapour($project));
+        return new BuildingAssessment(
+            $envelope,
+            $assemblies,
+            self::proofs($project),
+            self::asksVapour($project),
+            $project->brief->airTarget,
+        );
+    }
+
+    /**
+     * The building as `apron-assessment/1` has it, with what follows from other sections of the project: the method that
+     * each joint without a detail could be made by, and what the framer prepares, as often as it is built.
+     *
+     * @return array<string, mixed>
+     */
+    public static function toArray(Project $project, BuildingAssessment $assessed, Words $words): array
+    {
+        $proposals = new Proposals(
+            array_column($project->assemblies, null, 'id'),
+            $project->brief,
+            $project->materials,
+        );
+        $named = self::named($project);
+        $details = array_values(
+            array_filter($project->details, fn (Detail $detail): bool => isset($named[$detail->id])),
+        );
+        $times = [];
+        foreach ($details as $detail) {
+            $times[$detail->title] = ($times[$detail->title] ?? 0) + $named[$detail->id];
+        }
+
+        return [
+            ...$assessed->toArray(),
+            'proposals' => array_map(
+                fn (array $row): array => [
+                    'kind' => $row['kind'],
+                    'between' => $row['between'],
+                    'upright' => $row['upright'],
+                    ...$proposals->at(JointKind::from($row['kind']), $row['between'], $row['upright']),
+                ],
+                array_values(
+                    array_filter($assessed->gathered->undetailed(), fn (array $row): bool => ! in_array('', $row['between'], true)),
+                ),
+            ),
+            'framer' => array_map(
+                fn (array $row): array => $row + [
+                    'times' => array_sum(array_map(fn (string $title): int => $times[$title] ?? 0, $row['for'])),
+                ],
+                FramersList::gathered($details, $words),
+            ),
+        ];
+    }
+
+    /** @return array<string, int> by id of a detail, in how many places it stands; 0 where only a connection names it */
+    private static function named(Project $project): array
+    {
+        $building = $project->of(self::class);
+        $named = [];
+        foreach ($building->placed ?? [] as $placed) {
+            $named[$placed->detail] = ($named[$placed->detail] ?? 0) + $placed->count;
+        }
+        foreach ($building->connections ?? [] as $connection) {
+            $named += $connection->detail === null ? [] : [$connection->detail => 0];
+        }
+
+        return $named;
     }
 
     /** @return array<string, Proof> what the details that are named prove, by id */
     private static function proofs(Project $project): array
     {
-        $building = $project->of(self::class);
-        $named = array_map(fn (Placed $p): string => $p->detail, $building->placed ?? []);
-        foreach ($building->connections ?? [] as $connection) {
-            if ($connection->detail !== null) {
-                $named[] = $connection->detail;
-            }
-        }
         $proofs = [];
-        foreach (array_unique($named) as $id) {
-            $detail = $project->detail($id);
+        foreach (array_keys(self::named($project)) as $id) {
+            $detail = $project->detail((string) $id);
             if ($detail !== null && $detail->pieces !== []) {
-                $proofs[$id] = self::proof($detail, School::of($project->brief->schools));
+                $proofs[(string) $id] = self::proof($detail, School::of($project->brief->schools));
             }
         }
 
@@ -223,7 +283,7 @@ final class BuildingSection implements DocumentSection
             ? null
             : new Told(
                 $assessed->findings(),
-                [$this->section() => $assessed->toArray()],
+                [$this->section() => self::toArray($project, $assessed, $words)],
                 // What its assemblies and its openings are made of: the U of each follows from that.
                 array_map(strval(...), array_keys($project->used())),
                 title: 'the building',
