@@ -66,7 +66,9 @@ final class BriefFormat
             return null;
         }
         $node->object(array_column(AirTargetUnit::cases(), 'value'));
-        $said = array_values(array_filter(AirTargetUnit::cases(), fn (AirTargetUnit $u): bool => $node->has($u->value)));
+        $said = array_values(
+            array_filter(AirTargetUnit::cases(), fn (AirTargetUnit $unit): bool => $node->has($unit->value)),
+        );
         if (count($said) !== 1) {
             $node->refuse('one target, as {"n50_1_h": 0.6}');
         }

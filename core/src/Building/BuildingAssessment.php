@@ -216,14 +216,14 @@ final readonly class BuildingAssessment
         return $findings;
     }
 
-    /** @return list<Finding> walls whose water comes down onto one that has no space for it: others say what is said here */
+    /** @return list<Finding> walls whose water comes down onto one that has no space for it */
     private function ontoSolid(): array
     {
         return array_values(
             array_map(
                 fn (DrainedFace $face): Finding => self::finding(
                     'building.onto-solid',
-                    Severity::Fail,
+                    Severity::Caution,
                     ['part' => $face->part],
                     $face->part,
                 ),

@@ -23,7 +23,8 @@ final readonly class Side
         for ($i = 1; $i < count($us); $i++) {
             [$u0, $u1] = [$us[$i - 1], $us[$i]];
             for ($j = 1; $j <= $last; $j++) {
-                $part = $this->surfaces->upright($this->block, $this->edge, ($u0 + $u1) / 2, ($zs[$j - 1] + $zs[$j]) / 2);
+                $z = ($zs[$j - 1] + $zs[$j]) / 2;
+                $part = $this->surfaces->upright($this->block, $this->edge, ($u0 + $u1) / 2, $z);
                 if ($part !== null) {
                     // Walls go up to the roof.
                     $top = fn (float $u): float => $j === $last ? $this->topAt($u) : $zs[$j];

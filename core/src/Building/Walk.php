@@ -35,7 +35,7 @@ final class Walk
                 foreach (self::ends($joint) as $place) {
                     unset($atPlace[$place][$joint->id]);
                 }
-                $next = self::next($joint, $atPlace) ?? self::first($ofPart, $joint->parts);
+                $next = self::next($joint, $joints, $atPlace) ?? self::first($ofPart, $joint->parts);
                 $joint = $next === null ? null : $joints[$next];
             }
         }
@@ -56,10 +56,23 @@ final class Walk
         return array_values(array_unique($ends));
     }
 
-    /** @param  array<string, array<string, string>>  $atPlace */
-    private static function next(Joint $joint, array $atPlace): ?string
+    /**
+     * One that begins where this ends, and is of a part that this is of.
+     *
+     * @param  array<string, Joint>  $joints  that are left
+     * @param  array<string, array<string, string>>  $atPlace
+     */
+    private static function next(Joint $joint, array $joints, array $atPlace): ?string
     {
-        return self::first($atPlace, array_reverse(self::ends($joint)));
+        foreach (array_reverse(self::ends($joint)) as $place) {
+            foreach ($atPlace[$place] ?? [] as $id) {
+                if (array_intersect($joints[$id]->parts, $joint->parts) !== []) {
+                    return $id;
+                }
+            }
+        }
+
+        return null;
     }
 
     /**

@@ -1898,6 +1898,7 @@ export interface components {
                     between: string[];
                     count: number;
                     length_m: number;
+                    upright: boolean;
                 }[];
                 /** @description what the meeting before the work has to settle */
                 to_settle: {
@@ -1962,6 +1963,7 @@ export interface components {
                         heat: number | null;
                     };
                     folded: ("water" | "air" | "vapour" | "heat")[];
+                    upright: boolean;
                 }[];
                 /** @description what the framer prepares, as often as it is built */
                 framer: {

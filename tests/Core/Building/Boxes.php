@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+use Apron\Building\BuildingFormat;
+use Apron\Building\Envelope;
+use Apron\Json\Node;
 use Apron\Project\Assessment;
 
 /** @return list<array<string, mixed>> a wall, a roof and a slab that carry all four */
@@ -79,4 +82,21 @@ function windowRow(string $id, array $parameters = []): array
         'generator' => 'flanged-unit-in-self-adhered',
         'parameters' => $parameters + ['width_mm' => 900, 'height_mm' => 1200, 'depth_mm' => 140],
     ];
+}
+
+function envelopeOf(stdClass $building): Envelope
+{
+    return new Envelope(BuildingFormat::read(Node::decoded($building)));
+}
+
+/** @return array<string, array{stdClass}> */
+function buildingCases(): array
+{
+    $text = (string) file_get_contents(__DIR__.'/buildings.json');
+    $named = [];
+    foreach (json_decode($text, false, 32, JSON_THROW_ON_ERROR)->cases as $case) {
+        $named[$case->name] = [$case];
+    }
+
+    return $named;
 }

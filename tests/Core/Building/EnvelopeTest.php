@@ -2,14 +2,9 @@
 
 declare(strict_types=1);
 
-use Apron\Building\BuildingFormat;
 use Apron\Building\Envelope;
-use Apron\Json\Node;
 
-function envelopeOf(stdClass $building): Envelope
-{
-    return new Envelope(BuildingFormat::read(Node::decoded($building)));
-}
+require_once __DIR__.'/Boxes.php';
 
 /** @return array<string, float> m by kind of joint */
 function lengthsOf(Envelope $envelope): array
@@ -21,18 +16,6 @@ function lengthsOf(Envelope $envelope): array
     ksort($lengths);
 
     return $lengths;
-}
-
-/** @return array<string, array{stdClass}> */
-function buildingCases(): array
-{
-    $text = (string) file_get_contents(__DIR__.'/buildings.json');
-    $named = [];
-    foreach (json_decode($text, false, 32, JSON_THROW_ON_ERROR)->cases as $case) {
-        $named[$case->name] = [$case];
-    }
-
-    return $named;
 }
 
 it('finds the parts, the areas and the joints of a building', function (stdClass $case) {

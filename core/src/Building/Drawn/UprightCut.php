@@ -207,7 +207,8 @@ final class UprightCut
     public static function add(array &$lines, ?Part $part, array $from, array $to, array $out): void
     {
         $last = count($lines) - 1;
-        if ($last >= 0 && $lines[$last]['part'] === $part?->id && $lines[$last]['to'] === $from && $lines[$last]['out'] === $out) {
+        $before = $lines[$last] ?? null;
+        if ($before !== null && [$before['part'], $before['to'], $before['out']] === [$part?->id, $from, $out]) {
             $lines[$last]['to'] = $to;
         } elseif ($part !== null) {
             $lines[] = ['part' => $part->id, 'from' => $from, 'to' => $to, 'out' => $out];

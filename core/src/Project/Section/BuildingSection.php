@@ -128,8 +128,7 @@ final class BuildingSection implements DocumentSection
     }
 
     /**
-     * The building as `apron-assessment/1` has it, with what follows from other sections of the project: the method that
-     * each joint without a detail could be made by, and what the framer prepares, as often as it is built.
+     * The building as `apron-assessment/1` has it, with what follows from other sections: the method that each joint without a detail could be made by, and what the framer prepares, as often as it is built.
      *
      * @return array<string, mixed>
      */
@@ -159,7 +158,10 @@ final class BuildingSection implements DocumentSection
                     ...$proposals->at(JointKind::from($row['kind']), $row['between'], $row['upright']),
                 ],
                 array_values(
-                    array_filter($assessed->gathered->undetailed(), fn (array $row): bool => ! in_array('', $row['between'], true)),
+                    array_filter(
+                        $assessed->gathered->undetailed(),
+                        fn (array $row): bool => ! in_array('', $row['between'], true),
+                    ),
                 ),
             ),
             'framer' => array_map(
@@ -171,7 +173,7 @@ final class BuildingSection implements DocumentSection
         ];
     }
 
-    /** @return array<string, int> by id of a detail, in how many places it stands; 0 where only a connection names it */
+    /** @return array<string, int> by id of a detail, in how many places it stands; 0 where a connection names it */
     private static function named(Project $project): array
     {
         $building = $project->of(self::class);
