@@ -78,6 +78,7 @@ final readonly class BuildingAssessment
                     'length_m' => round($joint->length, 6),
                     'parts' => $joint->parts,
                     'detail' => $this->threads->detail($joint),
+                    'by' => $this->by($joint),
                     'heat_class' => $this->losses->class($joint),
                     'threads' => array_map(
                         fn (ThreadState $s): string => $s->value,
@@ -103,6 +104,17 @@ final readonly class BuildingAssessment
             ),
             'elevations' => Elevations::of($this->envelope),
         ];
+    }
+
+    /** @return array<string, string|null> what hands each control over there, as far as somebody has said */
+    private function by(Joint $joint): array
+    {
+        $by = [];
+        foreach (Control::cases() as $control) {
+            $by[$control->value] = $this->threads->by($joint, $control)?->value;
+        }
+
+        return $by;
     }
 
     /** @return array<string, array<string, mixed>> */

@@ -21,7 +21,7 @@ final readonly class Gathered
     public function mockUps(): array
     {
         $worst = [];
-        foreach ($this->byLoss() as $joint) {
+        foreach ($this->threads->worst as $joint) {
             $worst[$joint->kind->value] ??= [
                 'kind' => $joint->kind->value,
                 'joint' => $joint->id,
@@ -98,7 +98,7 @@ final readonly class Gathered
         $rows = [];
         foreach (Control::cases() as $control) {
             foreach ([ThreadState::Broken, ThreadState::Undecided] as $state) {
-                foreach ($this->byLoss() as $joint) {
+                foreach ($this->threads->worst as $joint) {
                     if ($this->threads->states[$joint->id][$control->value] !== $state) {
                         continue;
                     }
@@ -151,14 +151,5 @@ final readonly class Gathered
     private function states(Joint $joint): array
     {
         return array_map(fn (ThreadState $s): string => $s->value, $this->threads->states[$joint->id]);
-    }
-
-    /** @return list<Joint> what has the most to lose first */
-    private function byLoss(): array
-    {
-        $joints = $this->envelope->joints;
-        usort($joints, fn (Joint $a, Joint $b): int => $this->threads->loss($a) <=> $this->threads->loss($b));
-
-        return $joints;
     }
 }

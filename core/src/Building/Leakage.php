@@ -15,6 +15,9 @@ use Apron\Rules\RuleFigures;
  */
 final readonly class Leakage
 {
+    /** So many of the joints that decide are named. */
+    private const NAMED = 5;
+
     /** L/s by assembly; `openings` for units
      * @var array<string, float> */
     public array $parts;
@@ -22,6 +25,9 @@ final readonly class Leakage
     /** L/s by kind of joint
      * @var array<string, float> */
     public array $joints;
+
+    /** @var array<string, float> L/s by joint */
+    private array $flows;
 
     /** L/s that the target leaves; null where none is set */
     public ?float $allowed;
@@ -47,10 +53,20 @@ final readonly class Leakage
             $name = $isOpening ? 'openings' : $part->assembly ?? '';
             $parts[$name] = ($parts[$name] ?? 0.0) + $each * $part->net;
         }
+        $classes = $figures->table('classes');
+        $flows = [];
         foreach ($envelope->joints as $joint) {
-            $kind = $joint->kind->value;
-            $joints[$kind] = ($joints[$kind] ?? 0.0) + $this->at($joint);
+            $class = $this->class($joint);
+            $flow = match (true) {
+                $class === null => 0.0,
+                // By its length, a thing through a part by its number.
+                $joint->kind === JointKind::Penetration => $classes[$class]['each_l_s'],
+                default => $classes[$class]['l_s_m'] * $joint->length,
+            };
+            $flows[$joint->id] = $flow;
+            $joints[$joint->kind->value] = ($joints[$joint->kind->value] ?? 0.0) + $flow;
         }
+        $this->flows = $flows;
         [$this->parts, $this->joints] = [array_filter($parts), array_filter($joints)];
         $this->allowed = $target?->flowAt75($envelope->volume, $envelope->area());
     }
@@ -68,19 +84,6 @@ final readonly class Leakage
         };
     }
 
-    /** L/s at a joint: by its length, a thing through a part by its number. */
-    public function at(Joint $joint): float
-    {
-        $class = $this->class($joint);
-        $figures = RuleFigures::of('leakage');
-
-        return match (true) {
-            $class === null => 0.0,
-            $joint->kind === JointKind::Penetration => $figures->cell('classes', $class, 'each_l_s') ?? 0.0,
-            default => ($figures->cell('classes', $class, 'l_s_m') ?? 0.0) * $joint->length,
-        };
-    }
-
     public function total(): float
     {
         return array_sum($this->parts) + array_sum($this->joints);
@@ -90,8 +93,10 @@ final readonly class Leakage
     public function toArray(): array
     {
         $round = fn (float $value): float => round($value, 2);
-        $decide = array_filter($this->envelope->joints, fn (Joint $joint): bool => $this->at($joint) > 0);
-        usort($decide, fn (Joint $a, Joint $b): int => [$this->at($b), $a->id] <=> [$this->at($a), $b->id]);
+        $flows = array_filter($this->flows);
+        arsort($flows);
+        $decide = array_slice($flows, 0, self::NAMED);
+        $joints = array_column($this->envelope->joints, null, 'id');
 
         return [
             'pressure_pa' => 75,
@@ -100,12 +105,13 @@ final readonly class Leakage
             'parts_l_s' => (object) array_map($round, $this->parts),
             'joints_l_s' => (object) array_map($round, $this->joints),
             'worst' => array_map(
-                fn (Joint $joint): array => [
-                    'joint' => $joint->id,
-                    'class' => $this->class($joint),
-                    'l_s' => $round($this->at($joint)),
+                fn (string $id, float $flow): array => [
+                    'joint' => $id,
+                    'class' => $this->class($joints[$id]),
+                    'l_s' => $round($flow),
                 ],
-                array_slice($decide, 0, 5),
+                array_keys($decide),
+                $decide,
             ),
         ];
     }

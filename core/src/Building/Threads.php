@@ -14,6 +14,12 @@ final readonly class Threads
     /** @var array<string, array<string, ThreadState>> by joint and control */
     public array $states;
 
+    /** @var list<Joint> what has the most to lose first */
+    public array $worst;
+
+    /** @var array<string, int> its number among those, by joint */
+    private array $losses;
+
     /** @var array<string, string> why it is broken, by joint and control with a space between */
     private array $why;
 
@@ -39,6 +45,29 @@ final readonly class Threads
             }
         }
         [$this->states, $this->why] = [$states, $why];
+        $this->worst = self::sorted($envelope->joints, $states);
+        $this->losses = array_flip(array_column($this->worst, 'id'));
+    }
+
+    /**
+     * @param  list<Joint>  $joints
+     * @param  array<string, array<string, ThreadState>>  $states
+     * @return list<Joint> what has the most to lose first: by the worst state, then the longest
+     */
+    private static function sorted(array $joints, array $states): array
+    {
+        $ranks = $lengths = $ids = [];
+        foreach ($joints as $joint) {
+            $worst = 9;
+            foreach ($states[$joint->id] as $state) {
+                $worst = min($worst, $state->rank());
+            }
+            [$ranks[], $lengths[], $ids[]] = [$worst, -$joint->length, $joint->id];
+        }
+        $at = array_keys($joints);
+        array_multisort($ranks, $lengths, $ids, $at);
+
+        return array_map(fn (int $i): Joint => $joints[$i], $at);
     }
 
     /** By what a control is said to be handed over there; null where nobody has said. */
@@ -103,12 +132,10 @@ final readonly class Threads
         return $metres;
     }
 
-    /** @return array{int, float, string} what there is to lose at a joint: to sort by, the most first */
-    public function loss(Joint $joint): array
+    /** Which of all joints it is by what there is to lose, the most first. */
+    public function loss(Joint $joint): int
     {
-        $ranks = array_map(fn (ThreadState $s): int => $s->rank(), array_values($this->states[$joint->id]));
-
-        return [min([...$ranks, 9]), -$joint->length, $joint->id];
+        return $this->losses[$joint->id];
     }
 
     /** @return list<array{joint: string, length_m: float, why: string}> the longest first */

@@ -30,8 +30,8 @@ final readonly class Proposals
      * @param  array{string, string}  $between  ids of assemblies, or `opening`
      * @param  bool  $upright  whether they meet side by side, and not one over the other
      * @return array{method: string|null, parameters: object, wall: string|null,
-     *   offsets_mm: array<string, float|null>, folded: list<string>} `offsets_mm` between what carries each control on either side, from the air plane that both meet in; `folded`
-     *   those too far apart for a strip to bridge
+     *   offsets_mm: array<string, float|null>, folded: list<string>} `offsets_mm` between what carries each control on
+     *   either side, from the air plane that both meet in; `folded` those too far apart for a strip to bridge
      */
     public function at(JointKind $kind, array $between, bool $upright): array
     {

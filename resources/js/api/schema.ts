@@ -1751,6 +1751,13 @@ export interface components {
                     };
                     /** @enum {string|null} */
                     heat_class: "continuous" | "thinned" | "bridged" | null;
+                    /** @description what hands each control over, as far as somebody has said */
+                    by: {
+                        water: string | null;
+                        air: string | null;
+                        vapour: string | null;
+                        heat: string | null;
+                    };
                 }[];
                 threads: {
                     water: {

@@ -18,11 +18,9 @@ final class Cuts
      */
     public static function of(Envelope $envelope, Threads $threads): array
     {
-        $worst = $envelope->joints;
-        usort($worst, fn (Joint $a, Joint $b): int => $threads->loss($a) <=> $threads->loss($b));
         $cuts = $shown = [];
         foreach ([true, false] as $upright) {
-            foreach ($worst as $joint) {
+            foreach ($threads->worst as $joint) {
                 $met = self::longest($joint);
                 if ($met === null || isset($shown[$joint->kind->value]) || $met->isUpright() !== $upright) {
                     continue;

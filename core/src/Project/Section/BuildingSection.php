@@ -128,7 +128,8 @@ final class BuildingSection implements DocumentSection
     }
 
     /**
-     * The building as `apron-assessment/1` has it, with what follows from other sections: the method that each joint without a detail could be made by, and what the framer prepares, as often as it is built.
+     * The building as `apron-assessment/1` has it, with what follows from other sections: the method that each joint
+     * without a detail could be made by, and what the framer prepares, as often as it is built.
      *
      * @return array<string, mixed>
      */

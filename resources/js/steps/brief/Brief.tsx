@@ -13,6 +13,7 @@ import { useDraft } from '../../ui/useDraft';
 import { useUnits } from '../../ui/units';
 import { ClimateFile } from './ClimateFile';
 import { FirstMinute } from './FirstMinute';
+import { AirTarget } from './AirTarget';
 import { Indoor } from './Indoor';
 import { MonthTable } from './MonthTable';
 import { Removed } from './Removed';
@@ -78,6 +79,16 @@ function BriefSheet({ doc, mayEdit }: { doc: Doc<BriefContent>; mayEdit: boolean
       <p className="text-faint">
         It settles how high water is held at a sill. Take it from the designer of the structure or the code.
       </p>
+      <AirTarget
+        target={brief.project.air_target}
+        mayEdit={mayEdit}
+        change={(target) => {
+          const project = { ...brief.project };
+          if (target) project.air_target = target;
+          else delete project.air_target;
+          set({ project }, 'airtightness');
+        }}
+      />
       {brief.climate && <Zone climate={brief.climate} mayEdit={mayEdit} change={setClimate} />}
       <h2 className="mt-3 mb-1 border-t border-hair pt-2 text-[15px] font-bold">Sheet</h2>
       <SaveState {...draft} mayEdit={mayEdit} />

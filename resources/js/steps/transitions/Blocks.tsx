@@ -3,7 +3,9 @@ import { useDocuments } from '../../api/hooks';
 import type { Building } from '../../api/types';
 import { freeId } from '../../ui/freeId';
 import { QuantityField } from '../../ui/QuantityField';
-import { readPlaces, readWalk, walkOf } from './walk';
+import { GROUND, MOVEMENT, OPENINGS, STRETCHES, THROUGH, WALLS } from './lines';
+import { TableField } from './TableField';
+import { readWalk, walkOf } from './walk';
 
 type Block = Building['blocks'][number];
 
@@ -27,9 +29,10 @@ export function Blocks({ building, pending, save }: Props) {
   const blocks = building?.blocks ?? [];
   const [walk, setWalk] = useState('');
   const [why, setWhy] = useState<string | null>(null);
-  const change = (next: Block[]) => {
-    if (next.length > 0) void save({ ...building, blocks: next }).catch(() => undefined);
-  };
+  const change = (next: Block[]): Promise<unknown> =>
+    next.length > 0 ? save({ ...building, blocks: next }) : Promise.resolve();
+  // What is refused is said over the blocks; a table of lines keeps what was typed.
+  const quietly = (done: Promise<unknown>) => void done.catch(() => undefined);
   const add = (event: FormEvent) => {
     event.preventDefault();
     const read = readWalk(walk);
@@ -61,7 +64,7 @@ export function Blocks({ building, pending, save }: Props) {
           block={block}
           pending={pending}
           set={(next) => change(blocks.map((b) => (b.id === block.id ? next : b)))}
-          remove={blocks.length > 1 ? () => change(blocks.filter((b) => b.id !== block.id)) : undefined}
+          remove={blocks.length > 1 ? () => quietly(change(blocks.filter((b) => b.id !== block.id))) : undefined}
         />
       ))}
       <form className="flex flex-wrap items-baseline gap-2 border-t border-hair py-2" onSubmit={add}>
@@ -84,15 +87,17 @@ export function Blocks({ building, pending, save }: Props) {
           </span>
         )}
       </form>
-      {building && <Places building={building} pending={pending} save={save} />}
+      {building && <Standing {...{ building, pending, save }} />}
     </div>
   );
 }
 
+type Put = (part: { [K in keyof Block]?: Block[K] | undefined }) => unknown;
+
 interface RowProps {
   block: Block;
   pending: boolean;
-  set: (block: Block) => void;
+  set: (block: Block) => unknown;
   remove: (() => void) | undefined;
 }
 
@@ -100,7 +105,7 @@ function BlockRow({ block, pending, set, remove }: RowProps) {
   const assemblies = useDocuments().data?.assemblies ?? [];
   const [walk, setWalk] = useState<string | null>(null);
   const read = walk === null ? null : readWalk(walk);
-  const put = (part: Partial<Block>) =>
+  const put: Put = (part) =>
     set(
       Object.fromEntries(
         Object.entries({ ...block, ...part }).filter(([, said]) => said !== undefined && said !== ''),
@@ -166,6 +171,7 @@ function BlockRow({ block, pending, set, remove }: RowProps) {
           </select>
         </label>
       ))}
+      <Roof {...{ block, pending, put }} />
       {remove && (
         <button className="link" onClick={remove} disabled={pending}>
           take {block.id} out
@@ -176,53 +182,158 @@ function BlockRow({ block, pending, set, remove }: RowProps) {
           {read.why}
         </span>
       )}
+      <details className="w-full" data-sides={block.id}>
+        <summary>its sides one by one</summary>
+        <p className="text-faint">
+          Sides count from 0 as the plan was walked; lengths from their left end seen from outside, in mm.
+        </p>
+        <TableField
+          label={`Sides of ${block.id} of another assembly`}
+          table={WALLS}
+          rows={Object.entries(block.walls ?? {}).map(([edge, assembly]) => ({ edge: Number(edge), assembly }))}
+          {...{ pending }}
+          put={(rows) =>
+            put({ walls: rows.length > 0 ? Object.fromEntries(rows.map((r) => [r.edge, r.assembly])) : undefined })
+          }
+        />
+        <TableField
+          label={`Stretches of the walls of ${block.id}`}
+          table={STRETCHES}
+          rows={block.stretches ?? []}
+          {...{ pending }}
+          put={(rows) => put({ stretches: rows.length > 0 ? rows : undefined })}
+        />
+        <TableField
+          label={`Ground along the sides of ${block.id}`}
+          table={GROUND}
+          rows={Object.entries(block.ground_mm ?? {}).map(([edge, level]) => ({ edge: Number(edge), level }))}
+          {...{ pending }}
+          put={(rows) =>
+            put({ ground_mm: rows.length > 0 ? Object.fromEntries(rows.map((r) => [r.edge, r.level])) : undefined })
+          }
+        />
+      </details>
     </fieldset>
   );
 }
 
-/** Openings in their places, as a table is pasted. */
-function Places({ building, pending, save }: { building: Building } & Omit<Props, 'building'>) {
-  const upright = (building.placed ?? []).filter((p) => p.opening !== undefined && p.edge !== undefined);
-  const others = (building.placed ?? []).filter((p) => !upright.includes(p));
-  const lines = upright.map((p) => [p.opening, p.block, p.edge, p.x_mm, p.z_mm].join(', ')).join('\n');
-  const [text, setText] = useState<string | null>(null);
-  const [why, setWhy] = useState<string | null>(null);
+const FORMS = {
+  parapet: 'flat, with a parapet',
+  eaves: 'flat, with eaves',
+  mono: 'sloped one way',
+  gable: 'gable',
+} as const;
+type Form = keyof typeof FORMS;
+
+/** How a block ends at the top: flat, or rising from its low side, or to a ridge along one. */
+function Roof({ block, pending, put }: { block: Block; pending: boolean; put: Put }) {
+  const form = block.roof_form;
+  const is: Form = form === undefined || form.kind === 'flat' ? (form?.edge ?? 'parapet') : form.kind;
+  const of = (kind: Form, pitch: number, side: number): Block['roof_form'] =>
+    kind === 'mono'
+      ? { kind, pitch_deg: pitch, low_edge: side }
+      : kind === 'gable'
+        ? { kind, pitch_deg: pitch, ridge_along: side }
+        : kind === 'eaves'
+          ? { kind: 'flat', edge: kind }
+          : undefined;
+  const [pitch, side] = [form?.pitch_deg ?? 30, form?.low_edge ?? form?.ridge_along ?? 0];
+  return (
+    <>
+      <label>
+        <span className="text-faint">it ends</span>{' '}
+        <select
+          aria-label={`Roof of ${block.id}`}
+          disabled={pending}
+          value={is}
+          onChange={(e) => put({ roof_form: of(e.target.value as Form, pitch, side) })}
+        >
+          {Object.entries(FORMS).map(([key, words]) => (
+            <option key={key} value={key}>
+              {words}
+            </option>
+          ))}
+        </select>
+      </label>
+      {(is === 'mono' || is === 'gable') && (
+        <>
+          <label>
+            <span className="text-faint">at</span>{' '}
+            <select
+              aria-label={`Pitch of ${block.id}`}
+              disabled={pending}
+              value={pitch}
+              onChange={(e) => put({ roof_form: of(is, Number(e.target.value), side) })}
+            >
+              {[...new Set([...PITCHES, pitch])]
+                .sort((a, b) => a - b)
+                .map((deg) => (
+                  <option key={deg} value={deg}>
+                    {deg}°
+                  </option>
+                ))}
+            </select>
+          </label>
+          <label>
+            <span className="text-faint">{is === 'mono' ? 'low along side' : 'its ridge along side'}</span>{' '}
+            <select
+              aria-label={`Side that the roof of ${block.id} goes by`}
+              disabled={pending}
+              value={side}
+              onChange={(e) => put({ roof_form: of(is, pitch, Number(e.target.value)) })}
+            >
+              {block.outline.map((_, i) => (
+                <option key={i} value={i}>
+                  {i}
+                </option>
+              ))}
+            </select>
+          </label>
+        </>
+      )}
+    </>
+  );
+}
+
+const PITCHES = [2, 5, 10, 15, 18, 20, 25, 30, 35, 40, 45, 50, 55, 60];
+
+/** What stands in the building: openings, things through it, movement joints; each as a table. */
+function Standing({ building, pending, save }: { building: Building } & Omit<Props, 'building'>) {
+  const placed = building.placed ?? [];
+  const openings = placed.filter((p) => p.opening !== undefined);
+  const through = placed.filter((p) => p.opening === undefined);
+  const movement = building.movement ?? [];
   return (
     <details className="border-t border-hair py-2" data-places>
-      <summary>openings in their places: {upright.length}</summary>
+      <summary>
+        openings in their places: {openings.length}; things through: {through.length}; movement joints:{' '}
+        {movement.length}
+      </summary>
       <p className="text-faint">
-        One to a line: opening, block, edge, x of its left jamb, z of its sill, mm. Edges count from 0 as the plan is
-        walked; x from the left end seen from outside.
+        One to a line, mm: sides count from 0 as the plan is walked, x from the left end seen from outside, z a level.
+        In place of a side: roof, slab or soffit, with x and y on plan.
       </p>
-      <textarea
-        aria-label="Openings in their places"
-        className="h-[7rem] w-full max-w-[34rem]"
-        value={text ?? lines}
-        placeholder="o4, hall, 0, 3000, 900"
-        onChange={(e) => setText(e.target.value)}
+      <TableField
+        label="Openings in their places"
+        table={OPENINGS}
+        rows={openings}
+        {...{ pending }}
+        put={(rows) => save({ ...building, placed: [...rows, ...through] })}
       />
-      <p>
-        <button
-          className="act"
-          disabled={pending || text === null}
-          onClick={() => {
-            const read = readPlaces(text ?? '');
-            if ('why' in read) return setWhy(read.why);
-            setWhy(null);
-            save({ ...building, placed: [...read.placed, ...others] }).then(
-              () => setText(null),
-              () => undefined,
-            );
-          }}
-        >
-          put them there
-        </button>{' '}
-        {why !== null && (
-          <span role="alert" className="text-fail">
-            {why}
-          </span>
-        )}
-      </p>
+      <TableField
+        label="Things through the envelope"
+        table={THROUGH}
+        rows={through}
+        {...{ pending }}
+        put={(rows) => save({ ...building, placed: [...openings, ...rows] })}
+      />
+      <TableField
+        label="Movement joints"
+        table={MOVEMENT}
+        rows={movement}
+        {...{ pending }}
+        put={(rows) => save({ ...building, movement: rows })}
+      />
     </details>
   );
 }

@@ -1,8 +1,9 @@
 import { Link } from 'react-router';
 import { useDocuments, useProjectId } from '../../api/hooks';
-import type { Building, DerivedBuilding } from '../../api/types';
+import type { Building, Control, DerivedBuilding } from '../../api/types';
+import { jointName } from '../../building/names';
 import { THREADS } from '../../ui/threads';
-import { BY, KINDS, STATES } from './words';
+import { BY, KINDS, STATES } from '../../building/words';
 
 type Connection = NonNullable<Building['connections']>[number];
 type Threads = NonNullable<Connection['threads']>;
@@ -16,6 +17,9 @@ interface Props {
   mayEdit: boolean;
   pending: boolean;
   save: (building: Building) => Promise<unknown>;
+  name: (part: string) => string;
+  /** where on the way round it is */
+  walked: { at: number; of: number; thread: Control | null } | null;
 }
 
 const isOf = (connection: Connection, kind: string, joint: string | null) =>
@@ -24,7 +28,7 @@ const isOf = (connection: Connection, kind: string, joint: string | null) =>
     : connection.joint === joint;
 
 /** What hands each layer over, at one joint or at all of a kind; the joints of that kind, each with its four states. */
-export function Deciding({ building, derived, kind, joint, choose, mayEdit, pending, save }: Props) {
+export function Deciding({ building, derived, kind, joint, choose, mayEdit, pending, save, name, walked }: Props) {
   const project = useProjectId();
   const documents = useDocuments().data;
   const joints = derived.joints.filter((j) => j.kind === kind);
@@ -45,9 +49,14 @@ export function Deciding({ building, derived, kind, joint, choose, mayEdit, pend
   return (
     <section data-deciding={joint ?? kind}>
       <h2 className="text-[15px] font-bold">{KINDS[kind as keyof typeof KINDS]}</h2>
+      {walked && (
+        <p className="text-[12px]" data-walked={walked.at}>
+          {walked.at} of {walked.of} round the building{walked.thread ? `, along ${walked.thread}` : ''} <kbd>← →</kbd>
+        </p>
+      )}
       <p className="pb-2 text-[12px] text-faint">
         {one
-          ? `${one.length_m.toFixed(1)} m: ${one.parts.join(', ')}`
+          ? `${one.length_m.toFixed(1)} m: ${jointName(one, name)}`
           : `all ${joints.length}, ${joints.reduce((sum, j) => sum + j.length_m, 0).toFixed(1)} m, but where one says otherwise`}
       </p>
       {THREADS.map((t) => (
@@ -59,6 +68,7 @@ export function Deciding({ building, derived, kind, joint, choose, mayEdit, pend
             {one && (
               <span className={`text-[11px] ${STATES[one.threads[t.control]].colour}`}>
                 {STATES[one.threads[t.control]].words}
+                {one.threads[t.control] === 'carried' ? `, ${handed(one, t.control)}` : ''}
               </span>
             )}
             <select
@@ -124,7 +134,7 @@ export function Deciding({ building, derived, kind, joint, choose, mayEdit, pend
               className={`flex w-full justify-between gap-2 py-[2px] text-left ${j.id === joint ? 'bg-hair' : ''}`}
               onClick={() => choose(j.id)}
             >
-              <span className="min-w-0 truncate">{j.parts.join(' · ')}</span>
+              <span className="min-w-0">{jointName(j, name)}</span>
               <span className="whitespace-nowrap">
                 {j.length_m.toFixed(1)} m{' '}
                 {THREADS.map((t) => (
@@ -155,3 +165,7 @@ export function Deciding({ building, derived, kind, joint, choose, mayEdit, pend
     </section>
   );
 }
+
+/** By what a thread is handed over: what was said, or what its sequence proves. */
+const handed = (joint: DerivedBuilding['joints'][number], control: Control): string =>
+  BY[(joint.by[control] ?? '') as keyof typeof BY] ?? 'by its sequence';

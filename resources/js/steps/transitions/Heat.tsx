@@ -1,7 +1,7 @@
 import type { DerivedBuilding } from '../../api/types';
 import { show } from '../../quantity/show';
 import { useUnits } from '../../ui/units';
-import { KINDS } from './words';
+import { KINDS } from '../../building/words';
 
 /** What the whole envelope loses, and what each kind of joint costs: an estimate by classes of joints. */
 export function Heat({ heat }: { heat: DerivedBuilding['heat'] }) {

@@ -1,6 +1,6 @@
 import type { DerivedBuilding } from '../../api/types';
 import { THREADS } from '../../ui/threads';
-import { KINDS, STATES, worstOf } from './words';
+import { KINDS, STATES, worstOf } from '../../building/words';
 
 interface Props {
   derived: DerivedBuilding;

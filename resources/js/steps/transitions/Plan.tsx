@@ -1,18 +1,46 @@
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Building, DerivedBuilding } from '../../api/types';
-import { THREADS } from '../../ui/threads';
+import { readQuantity } from '../../quantity/read';
+import { show } from '../../quantity/show';
+import { THREADS, useThread } from '../../ui/threads';
+import { useUnits } from '../../ui/units';
+import { lengthened, lengthOf, pushed, turning } from './outline';
 
 const SIZE = { width: 780, height: 300, edge: 46 };
+/** A side that is dragged comes to rest on whole tens of millimetres. */
+const STEP = 10;
 
 interface Props {
   building: Building;
   derived: DerivedBuilding | undefined;
-  /** which controls an assembly has a layer for */
-  carries: (assembly: string | null, control: string) => boolean;
   chosen: (joint: string) => boolean;
+  cuts: DerivedBuilding['cuts'];
+  open: (cut: number) => void;
+  mayEdit: boolean;
+  save: (building: Building) => Promise<unknown>;
 }
 
-/** The outlines on plan, with the four threads along every wall that has the layer, and the corners where one stops. */
-export function Plan({ building, derived, carries, chosen }: Props) {
+/**
+ * The outlines on plan, with the threads along every wall that has the layer, corners where one stops, and where the
+ * sections go. A side is moved by dragging it or by the arrows, and made as long as is typed.
+ */
+export function Plan({ building, derived, chosen, cuts, open, mayEdit, save }: Props) {
+  const { units } = useUnits();
+  const { thread } = useThread();
+  const svg = useRef<SVGSVGElement>(null);
+  const [moved, setMoved] = useState<Building | null>(null);
+  const [typing, setTyping] = useState<{ block: string; side: number; text: string } | null>(null);
+  const drag = useRef<{ block: string; side: number; x: number; y: number; of: Building } | null>(null);
+  const waiting = useRef<ReturnType<typeof setTimeout> | null>(null);
+  useEffect(() => setMoved(null), [building]);
+  useEffect(
+    () => () => {
+      if (waiting.current) clearTimeout(waiting.current);
+    },
+    [],
+  );
+  const drawn = moved ?? building;
+  // While a side is dragged the paper stays as it was.
   const corners = building.blocks.flatMap((block) => block.outline);
   const [xs, ys] = [corners.map((c) => c[0] ?? 0), corners.map((c) => c[1] ?? 0)];
   const [west, east, south, north] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
@@ -20,83 +48,261 @@ export function Plan({ building, derived, carries, chosen }: Props) {
     (SIZE.width - 2 * SIZE.edge) / Math.max(1, east - west),
     (SIZE.height - 2 * SIZE.edge) / Math.max(1, north - south),
   );
-  const X = (x: number) => SIZE.edge + (x - west) * scale;
-  const Y = (y: number) => SIZE.height - SIZE.edge - (y - south) * scale;
+  const X = (x: number) => SIZE.width / 2 + (x - (west + east) / 2) * scale;
+  const Y = (y: number) => SIZE.height / 2 - (y - (south + north) / 2) * scale;
   const walls = new Map(derived?.parts.map((p) => [p.id, p]));
   const stops = derived ? stopsOf(derived, chosen) : [];
+  const shown = THREADS.filter((t) => thread === null || t.control === thread);
+
+  const reshape = (of: Building, block: string, outline: number[][]): Building => ({
+    ...of,
+    blocks: of.blocks.map((b) => (b.id === block ? { ...b, outline } : b)),
+  });
+  const keep = (next: Building) => {
+    setMoved(next);
+    if (waiting.current) clearTimeout(waiting.current);
+    // Refused, it goes back to what is kept, and the page says why.
+    save(next).catch(() => setMoved(null));
+  };
+  const soon = (next: Building) => {
+    setMoved(next);
+    if (waiting.current) clearTimeout(waiting.current);
+    waiting.current = setTimeout(() => keep(next), 500);
+  };
+  const push = (event: PointerEvent) => {
+    const held = drag.current;
+    const box = svg.current?.getBoundingClientRect();
+    if (!held || !box) return;
+    const block = held.of.blocks.find((b) => b.id === held.block);
+    if (!block) return;
+    const mm = box.width > 0 ? SIZE.width / box.width / scale : 0;
+    const [dx, dy] = [(event.clientX - held.x) * mm, -(event.clientY - held.y) * mm];
+    const [from, to] = [block.outline[held.side] ?? [], block.outline[(held.side + 1) % block.outline.length] ?? []];
+    const length = lengthOf(block.outline, held.side);
+    const [ax, ay] = [((to[0] ?? 0) - (from[0] ?? 0)) / length, ((to[1] ?? 0) - (from[1] ?? 0)) / length];
+    const out = (dx * ay - dy * ax) * Math.sign(turning(block.outline));
+    const by = Math.round(out / STEP) * STEP;
+    setMoved(by === 0 ? null : reshape(held.of, held.block, pushed(block.outline, held.side, by)));
+  };
+  const drop = () => {
+    if (drag.current && moved) keep(moved);
+    drag.current = null;
+  };
+  const onKey = (event: KeyboardEvent, block: Building['blocks'][number], side: number) => {
+    const arrows: Record<string, number> = { ArrowUp: 1, ArrowDown: -1 };
+    const way = arrows[event.key];
+    if (way !== undefined) {
+      event.preventDefault();
+      event.stopPropagation();
+      const by = way * (event.shiftKey ? 1000 : event.altKey ? STEP : 100);
+      soon(reshape(drawn, block.id, pushed(block.outline, side, by)));
+    } else if (/^[0-9]$/.test(event.key) || event.key === 'Enter') {
+      event.preventDefault();
+      event.stopPropagation();
+      setTyping({ block: block.id, side, text: event.key === 'Enter' ? '' : event.key });
+    }
+  };
+  const read = typing && typing.text !== '' ? readQuantity(typing.text, 'length', units) : null;
+  const take = () => {
+    const block = drawn.blocks.find((b) => b.id === typing?.block);
+    if (typing && block && read && 'value' in read && read.value >= 1)
+      keep(reshape(drawn, block.id, lengthened(block.outline, typing.side, Math.round(read.value))));
+    setTyping(null);
+  };
   return (
-    <svg
-      viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
-      className="block max-h-[300px] w-full"
-      role="img"
-      aria-label="The building on plan"
-      data-drawing="plan"
-    >
-      {building.blocks.map((block) => {
-        const [cx, cy] = middle(block.outline);
-        return (
-          <g key={block.id} data-block={block.id}>
-            <path
-              d={`M${block.outline.map((c) => `${X(c[0] ?? 0)} ${Y(c[1] ?? 0)}`).join('L')}z`}
-              fill={(block.inside ?? 'conditioned') === 'conditioned' ? '#fff' : 'var(--color-board)'}
-              stroke="var(--color-hair)"
-              strokeDasharray={block.inside === 'open' ? '4 4' : undefined}
-            />
-            <text x={X(cx)} y={Y(cy)} textAnchor="middle" fontSize="13" fill="var(--color-faint)">
-              {block.id}
-            </text>
-          </g>
-        );
-      })}
-      {building.blocks.flatMap((block) =>
-        block.outline.flatMap((from, i) => {
-          const to = block.outline[(i + 1) % block.outline.length] ?? from;
-          const part = walls.get(`${block.id}.wall.${i}`) ?? walls.get(`${block.id}.foundation.${i}`);
-          const [x0, y0, x1, y1] = [X(from[0] ?? 0), Y(from[1] ?? 0), X(to[0] ?? 0), Y(to[1] ?? 0)];
-          const length = Math.hypot(x1 - x0, y1 - y0) || 1;
-          // Outward on the drawing, whichever way the outline is walked.
-          const turn = Math.sign(area(block.outline));
-          const [nx, ny] = [((y1 - y0) / length) * -turn, ((x1 - x0) / length) * turn];
-          return THREADS.filter((thread) => part && carries(part.assembly, thread.control)).map((thread) => {
-            const off = 4 + 6 * THREADS.indexOf(thread);
-            return (
-              <line
-                key={`${block.id} ${i} ${thread.control}`}
-                x1={x0 + nx * off}
-                y1={y0 + ny * off}
-                x2={x1 + nx * off}
-                y2={y1 + ny * off}
-                stroke={thread.colour}
-                strokeWidth={thread.width - 1}
-                strokeDasharray={thread.dash}
-                strokeLinecap={thread.control === 'vapour' ? 'round' : undefined}
+    <div className="relative">
+      <svg
+        ref={svg}
+        viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
+        className="block w-full touch-none"
+        role="group"
+        aria-label="The building on plan"
+        data-drawing="plan"
+        data-moved={moved !== null}
+        onPointerMove={push}
+        onPointerUp={drop}
+        onPointerLeave={drop}
+      >
+        {drawn.blocks.map((block) => {
+          const [cx, cy] = middle(block.outline);
+          return (
+            <g key={block.id} data-block={block.id}>
+              <path
+                d={`M${block.outline.map((c) => `${X(c[0] ?? 0)} ${Y(c[1] ?? 0)}`).join('L')}z`}
+                fill={(block.inside ?? 'conditioned') === 'conditioned' ? '#fff' : 'var(--color-board)'}
+                stroke="var(--color-hair)"
+                strokeDasharray={block.inside === 'open' ? '4 4' : undefined}
               />
-            );
-          });
-        }),
-      )}
-      {stops.map(({ x, y, letters, isChosen }) => {
-        const width = 14 + 8 * Math.max(1, letters.length);
-        return (
-          <g key={`${x} ${y}`} data-stops={letters} transform={`translate(${X(x)} ${Y(y)})`}>
-            <rect
-              x={-width / 2}
-              y={-11}
-              width={width}
-              height={22}
-              rx={11}
-              fill="#fff"
-              stroke={letters === '' ? 'var(--color-ink)' : 'var(--color-fail)'}
-              strokeWidth={isChosen ? 3 : 1.6}
+              <text x={X(cx)} y={Y(cy) + 18} textAnchor="middle" fontSize="13" fill="var(--color-faint)">
+                {block.id}
+              </text>
+            </g>
+          );
+        })}
+        {drawn.blocks.flatMap((block) =>
+          block.outline.flatMap((from, i) => {
+            const to = block.outline[(i + 1) % block.outline.length] ?? from;
+            const part = walls.get(`${block.id}.wall.${i}`) ?? walls.get(`${block.id}.foundation.${i}`);
+            const [x0, y0, x1, y1] = [X(from[0] ?? 0), Y(from[1] ?? 0), X(to[0] ?? 0), Y(to[1] ?? 0)];
+            const length = Math.hypot(x1 - x0, y1 - y0) || 1;
+            // Outward on the drawing, whichever way the outline is walked.
+            const turn = Math.sign(turning(block.outline));
+            const [nx, ny] = [((y1 - y0) / length) * -turn, ((x1 - x0) / length) * turn];
+            const lines = shown
+              .filter((t) => part?.carries.includes(t.control))
+              .map((t) => {
+                const off = 4 + 6 * THREADS.indexOf(t);
+                return (
+                  <line
+                    key={`${block.id} ${i} ${t.control}`}
+                    x1={x0 + nx * off}
+                    y1={y0 + ny * off}
+                    x2={x1 + nx * off}
+                    y2={y1 + ny * off}
+                    stroke={t.colour}
+                    strokeWidth={t.width - 1}
+                    strokeDasharray={t.dash}
+                    strokeLinecap={t.control === 'vapour' ? 'round' : undefined}
+                  />
+                );
+              });
+            const said = show(lengthOf(block.outline, i), 'length', units);
+            return [
+              ...lines,
+              <g
+                key={`${block.id} ${i} side`}
+                data-side={`${block.id} ${i}`}
+                role="button"
+                tabIndex={mayEdit ? 0 : undefined}
+                aria-label={`side ${i} of ${block.id}, ${said}: type its length, or move it with the arrows`}
+                style={{ cursor: mayEdit ? 'move' : undefined }}
+                onKeyDown={mayEdit ? (e) => onKey(e, block, i) : undefined}
+                onPointerDown={
+                  mayEdit
+                    ? (e) => (drag.current = { block: block.id, side: i, x: e.clientX, y: e.clientY, of: drawn })
+                    : undefined
+                }
+                onDoubleClick={mayEdit ? () => setTyping({ block: block.id, side: i, text: '' }) : undefined}
+              >
+                <line {...{ x1: x0, y1: y0, x2: x1, y2: y1 }} stroke="transparent" strokeWidth="16" />
+                <line {...{ x1: x0, y1: y0, x2: x1, y2: y1 }} stroke="var(--color-ink)" strokeWidth="1.4" />
+                {length > 56 && !shared(drawn, block.id, i) && (
+                  <text
+                    transform={`translate(${(x0 + x1) / 2 - nx * 12} ${(y0 + y1) / 2 - ny * 12}) rotate(${upright(x1 - x0, y1 - y0)})`}
+                    y="4"
+                    textAnchor="middle"
+                    fontSize="11"
+                    fill="var(--color-ink)"
+                    stroke="#fff"
+                    strokeWidth="3"
+                    paintOrder="stroke"
+                  >
+                    {said}
+                  </text>
+                )}
+              </g>,
+            ];
+          }),
+        )}
+        {cuts.map((cut, i) => {
+          if (cut.by !== 'section') return null;
+          const [px = 0, py = 0] = cut.through_mm;
+          const [ax = 0, ay = 0] = cut.along;
+          const reach = cut.lines.flatMap((l) => [l.from_mm[0] ?? 0, l.to_mm[0] ?? 0]);
+          const [a, b] = [Math.min(...reach) - 28 / scale, Math.max(...reach) + 28 / scale];
+          return (
+            <g key={i} onClick={() => open(i)} style={{ cursor: 'pointer' }} data-section={i}>
+              <line
+                x1={X(px + a * ax)}
+                y1={Y(py + a * ay)}
+                x2={X(px + b * ax)}
+                y2={Y(py + b * ay)}
+                stroke="var(--color-faint)"
+                strokeDasharray="12 4 2 4"
+              />
+              <text
+                x={X(px + b * ax) + 4}
+                y={Y(py + b * ay) + 4}
+                fontSize="12"
+                fontWeight="700"
+                fill="var(--color-faint)"
+              >
+                {i + 1}
+              </text>
+            </g>
+          );
+        })}
+        {stops.map(({ x, y, letters, isChosen }) => {
+          const width = 14 + 8 * Math.max(1, letters.length);
+          return (
+            <g key={`${x} ${y}`} data-stops={letters} transform={`translate(${X(x)} ${Y(y)})`} pointerEvents="none">
+              <rect
+                x={-width / 2}
+                y={-11}
+                width={width}
+                height={22}
+                rx={11}
+                fill="#fff"
+                stroke={letters === '' ? 'var(--color-ink)' : 'var(--color-fail)'}
+                strokeWidth={isChosen ? 3 : 1.6}
+              />
+              <text y={4} textAnchor="middle" fontSize="10" fontWeight="bold">
+                {letters}
+              </text>
+            </g>
+          );
+        })}
+      </svg>
+      {typing && (
+        <form
+          className="absolute top-1 right-1 bg-paper p-1"
+          onSubmit={(e) => {
+            e.preventDefault();
+            take();
+          }}
+        >
+          <label>
+            side {typing.side} of {typing.block}, long{' '}
+            <input
+              aria-label={`How long side ${typing.side} of ${typing.block} is`}
+              autoFocus
+              className="w-[7rem]"
+              value={typing.text}
+              onChange={(e) => setTyping({ ...typing, text: e.target.value })}
+              onKeyDown={(e) => {
+                if (e.key === 'Escape') setTyping(null);
+              }}
+              onBlur={() => setTyping(null)}
             />
-            <text y={4} textAnchor="middle" fontSize="10" fontWeight="bold">
-              {letters}
-            </text>
-          </g>
-        );
-      })}
-    </svg>
+          </label>
+          {read && 'why' in read && (
+            <span role="alert" className="pl-2 text-fail">
+              {read.why}
+            </span>
+          )}
+        </form>
+      )}
+    </div>
   );
+}
+
+/** Whether another block, named before, has a side in the same place: its length is written once. */
+function shared(building: Building, block: string, side: number): boolean {
+  const ends = (outline: number[][], i: number) =>
+    [outline[i]?.join(' '), outline[(i + 1) % outline.length]?.join(' ')].sort().join('|');
+  const own = building.blocks.find((b) => b.id === block);
+  const here = ends(own?.outline ?? [], side);
+  for (const other of building.blocks) {
+    if (other.id === block) return false;
+    if (other.outline.some((_, i) => ends(other.outline, i) === here)) return true;
+  }
+  return false;
+}
+
+/** The angle of a text along a line, to be read from below or from the right. */
+function upright(dx: number, dy: number): number {
+  const angle = (Math.atan2(dy, dx) * 180) / Math.PI;
+  return angle > 90 - 1e-6 ? angle - 180 : angle <= -90 - 1e-6 ? angle + 180 : angle;
 }
 
 /** Corners on plan at which a thread breaks, at any height, with the letters of those that do. */
@@ -120,13 +326,6 @@ function stopsOf(derived: DerivedBuilding, chosen: Props['chosen']) {
   }
   return [...stops.values()].filter((stop) => stop.letters !== '' || stop.isChosen);
 }
-
-/** Twice the area, positive where it is walked with the inside on the left. */
-const area = (outline: number[][]): number =>
-  outline.reduce((sum, from, i) => {
-    const to = outline[(i + 1) % outline.length] ?? from;
-    return sum + (from[0] ?? 0) * (to[1] ?? 0) - (to[0] ?? 0) * (from[1] ?? 0);
-  }, 0);
 
 const middle = (outline: number[][]): [number, number] => [
   outline.reduce((sum, c) => sum + (c[0] ?? 0), 0) / outline.length,

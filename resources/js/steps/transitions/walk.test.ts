@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { readPlaces, readWalk, walkOf } from './walk';
+import { readWalk, walkOf } from './walk';
 
 const box = [
   [0, 0],
@@ -41,15 +41,4 @@ test.each([
 ])('what is no plan is told: %s', (typed, why) => {
   const read = readWalk(typed);
   expect('why' in read ? read.why : '').toMatch(why);
-});
-
-test('places are read from lines, with or without a head', () => {
-  expect(readPlaces('opening,block,edge,x,z\no1, hall, 0, 3000, 900\n\no2\thall\t1\t500\t0')).toEqual({
-    placed: [
-      { opening: 'o1', block: 'hall', edge: 0, x_mm: 3000, z_mm: 900 },
-      { opening: 'o2', block: 'hall', edge: 1, x_mm: 500, z_mm: 0 },
-    ],
-  });
-  const read = readPlaces('o1, hall, south, 3000, 900');
-  expect('why' in read ? read.why : '').toMatch(/line 1/);
 });

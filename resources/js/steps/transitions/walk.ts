@@ -58,26 +58,3 @@ function readCorners(text: string): { corners: Corner[] } | { why: string } {
 
 /** Corners as they are typed again. */
 export const walkOf = (corners: number[][]): string => corners.map((corner) => corner.join(' ')).join('; ');
-
-/** Openings in their places, one to a line: opening, block, edge, x, z. */
-export function readPlaces(
-  typed: string,
-): { placed: { opening: string; block: string; edge: number; x_mm: number; z_mm: number }[] } | { why: string } {
-  const placed = [];
-  for (const [i, line] of typed.split(/\r?\n/).entries()) {
-    const cells = line.split(/[,;\t]/).map((cell) => cell.trim());
-    if (line.trim() === '' || (i === 0 && /^opening$/i.test(cells[0] ?? ''))) continue;
-    const [opening, block, edge, x, z] = cells;
-    const numbers = [edge, x, z].map((cell) => Number(cell));
-    if (
-      cells.length !== 5 ||
-      !opening ||
-      !block ||
-      numbers.some((n) => !Number.isFinite(n)) ||
-      cells.some((c) => c === '')
-    )
-      return { why: `line ${i + 1}, “${line.trim()}”: opening, block, edge, x, z, as o4, hall, 0, 3000, 900` };
-    placed.push({ opening, block, edge: Number(edge), x_mm: Number(x), z_mm: Number(z) });
-  }
-  return { placed };
-}

@@ -1,4 +1,4 @@
-import type { DerivedBuilding } from '../../api/types';
+import type { DerivedBuilding } from '../api/types';
 
 type Joint = DerivedBuilding['joints'][number];
 export type State = Joint['threads']['air'];
@@ -49,3 +49,14 @@ export const BY = {
   butt: 'butted',
   none: 'nothing',
 } as const;
+
+export const DRAINED: Record<DerivedBuilding['drained'][number]['why'], string> = {
+  'comes-out': 'comes out',
+  'goes-on': 'goes on below',
+  'no-space': 'no space drains',
+  'cut-off': 'cut off by level members',
+  'base-closed': 'closed at the base',
+  'heads-closed': 'closed over its openings',
+  'onto-solid': 'onto a wall without a space',
+  'not-said': 'its end is not said',
+};

@@ -1,0 +1,154 @@
+import type { Building } from '../../api/types';
+
+type Placed = NonNullable<Building['placed']>[number];
+type Movement = NonNullable<Building['movement']>[number];
+type Stretch = NonNullable<Building['blocks'][number]['stretches']>[number];
+
+/** What a table of lines says, or the line that cannot be read and what would be right. */
+export type ReadLines<T> = { rows: T[] } | { why: string };
+
+/** A table with a head or without, as it is typed, pasted from a sheet or read from a CSV file. */
+export interface Table<T> {
+  /** what the first cell of a head says */
+  head: string;
+  example: string;
+  columns: string;
+  row: (cells: string[]) => T | null;
+  cells: (row: T) => (string | number | undefined)[];
+}
+
+export function readLines<T>(typed: string, table: Table<T>): ReadLines<T> {
+  const rows: T[] = [];
+  for (const [i, line] of typed
+    .replace(/^\uFEFF/, '')
+    .split(/\r?\n/)
+    .entries()) {
+    const cells = line.split(/[,;\t]/).map((cell) => cell.trim().replace(/^"(.*)"$/, '$1'));
+    if (cells.every((cell) => cell === '')) continue;
+    if (rows.length === 0 && (cells[0] ?? '').toLowerCase() === table.head) continue;
+    const row = table.row(cells);
+    if (row === null) return { why: `line ${i + 1}, “${line.trim()}”: ${table.columns}, as ${table.example}` };
+    rows.push(row);
+  }
+  return { rows };
+}
+
+export const writeLines = <T>(rows: T[], table: Table<T>): string =>
+  rows
+    .map((row) =>
+      table
+        .cells(row)
+        .map((cell) => cell ?? '')
+        .join(', ')
+        .replace(/(, )+$/, ''),
+    )
+    .join('\n');
+
+/** Numbers of these cells; null where one is none. */
+function numbers(cells: (string | undefined)[]): number[] | null {
+  const read = cells.map((cell) => (cell === undefined || cell === '' ? NaN : Number(cell)));
+  return read.every(Number.isFinite) ? read : null;
+}
+
+const ON = ['roof', 'slab', 'soffit'] as const;
+
+/** Where a thing stands: block and edge, or a block and what of it is level; two lengths. */
+function place(cells: string[]): Omit<Placed, 'opening' | 'detail'> | null {
+  const [block, edge, a, b] = cells;
+  const at = numbers([a, b]);
+  if (!block || !at) return null;
+  const on = ON.find((kind) => kind === edge);
+  if (on) return { block, on, at_mm: [at[0] ?? 0, at[1] ?? 0] };
+  const side = numbers([edge]);
+  if (!side || !Number.isInteger(side[0]) || (side[0] ?? -1) < 0) return null;
+  return { block, edge: side[0] ?? 0, x_mm: at[0] ?? 0, z_mm: at[1] ?? 0 };
+}
+
+const placed = (row: Placed): (string | number | undefined)[] =>
+  row.on === undefined
+    ? [row.block, row.edge, row.x_mm, row.z_mm]
+    : [row.block, row.on, row.at_mm?.[0], row.at_mm?.[1]];
+
+export const OPENINGS: Table<Placed> = {
+  head: 'opening',
+  columns: 'opening, block, edge, x, z, and its U where it is stated',
+  example: 'o4, hall, 0, 3000, 900',
+  row: ([opening, ...cells]) => {
+    const at = place(cells);
+    if (!opening || !at || cells.length > 5) return null;
+    const u = cells[4];
+    const stated = u === undefined || u === '' ? null : numbers([u]);
+    if (u !== undefined && u !== '' && (!stated || (stated[0] ?? 0) <= 0)) return null;
+    return { opening, ...at, ...(stated ? { u_w_m2k: stated[0] ?? 0 } : {}) };
+  },
+  cells: (row) => [row.opening, ...placed(row), row.u_w_m2k],
+};
+
+export const THROUGH: Table<Placed> = {
+  head: 'detail',
+  columns: 'detail, block, edge, x, z, and how many of them',
+  example: 'd2, hall, 1, 1500, 2500, 3',
+  row: ([detail, ...cells]) => {
+    const at = place(cells);
+    if (!detail || !at || cells.length > 5) return null;
+    const count = cells[4];
+    const said = count === undefined || count === '' ? [1] : numbers([count]);
+    if (!said || !Number.isInteger(said[0]) || (said[0] ?? 0) < 1) return null;
+    return { detail, ...at, ...(said[0] === 1 ? {} : { count: said[0] ?? 1 }) };
+  },
+  cells: (row) => [row.detail, ...placed(row), row.count],
+};
+
+export const MOVEMENT: Table<Movement> = {
+  head: 'movement',
+  columns: 'a name, block, edge, x',
+  example: 'm1, hall, 0, 6000',
+  row: ([id, block, ...cells]) => {
+    const at = numbers(cells);
+    return id && block && at?.length === 2 && Number.isInteger(at[0])
+      ? { id, block, edge: at[0] ?? 0, x_mm: at[1] ?? 0 }
+      : null;
+  },
+  cells: (row) => [row.id, row.block, row.edge, row.x_mm],
+};
+
+export const STRETCHES: Table<Stretch> = {
+  head: 'edge',
+  columns: 'edge, from, to, its assembly, and its two levels where it is not as high as the wall',
+  example: '0, 2000, 5000, w3',
+  row: ([edge, from, to, assembly, ...levels]) => {
+    const at = numbers([edge, from, to]);
+    const heights = levels.filter((cell) => cell !== '').length === 0 ? [] : numbers(levels);
+    if (!at || !assembly || heights === null || ![0, 2].includes(heights.length)) return null;
+    return {
+      edge: at[0] ?? 0,
+      from_mm: at[1] ?? 0,
+      to_mm: at[2] ?? 0,
+      assembly,
+      ...(heights.length === 2 ? { base_mm: heights[0] ?? 0, top_mm: heights[1] ?? 0 } : {}),
+    };
+  },
+  cells: (row) => [row.edge, row.from_mm, row.to_mm, row.assembly, row.base_mm, row.top_mm],
+};
+
+export const GROUND: Table<{ edge: number; level: number }> = {
+  head: 'edge',
+  columns: 'edge, level of the ground along it',
+  example: '2, -1800',
+  row: (cells) => {
+    const at = numbers(cells);
+    return at?.length === 2 && Number.isInteger(at[0]) ? { edge: at[0] ?? 0, level: at[1] ?? 0 } : null;
+  },
+  cells: (row) => [row.edge, row.level],
+};
+
+export const WALLS: Table<{ edge: number; assembly: string }> = {
+  head: 'edge',
+  columns: 'edge, what it is built of',
+  example: '2, w3',
+  row: ([edge, assembly, ...more]) => {
+    const at = numbers([edge]);
+    return at && Number.isInteger(at[0]) && assembly && more.length === 0 ? { edge: at[0] ?? 0, assembly } : null;
+  },
+  cells: (row) => [row.edge, row.assembly],
+};
