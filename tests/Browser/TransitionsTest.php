@@ -8,18 +8,36 @@ use Facebook\WebDriver\WebDriverSelect;
 
 require_once __DIR__.'/Support.php';
 
+/** Takes the building out of a project, so that nobody has said one of it. */
+function withoutBuilding(Browser $browser, string $project): void
+{
+    $browser->driver->executeAsyncScript(
+        'const done = arguments[1]; const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]);'.
+            ' fetch(arguments[0], { method: "DELETE", body: JSON.stringify({ revision: 1 }), headers: { "Content-Type":'.
+            ' "application/json", Accept: "application/json", "X-XSRF-TOKEN": token } }).then((r) => done(r.status))',
+        ["/api/projects/$project/documents/building/building"],
+    );
+}
+
+/** A key of the page, wherever the focus was. */
+function pageKey(Browser $browser, string $key): void
+{
+    $browser->driver->executeScript('document.activeElement.blur()');
+    $browser->driver->action()->sendKeys(null, $key)->perform();
+}
+
+/** The file of a project as it is saved by now. */
+function buildingOf(Browser $browser, string $project): array
+{
+    return json_decode(fetched($browser, "/api/projects/$project/export.json"), true)['building'];
+}
+
 it('draws a building from the walk round it, decides its joints, and says what is open', function () {
     signedIn('consultant', function (Browser $browser): void {
         $project = copyOfDemo($browser);
         $browser->open("/p/$project/brief");
         $browser->see('nav');
-        // A project that nobody has said a building of.
-        $browser->driver->executeAsyncScript(
-            'const done = arguments[1]; const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]);'.
-                ' fetch(arguments[0], { method: "DELETE", body: JSON.stringify({ revision: 1 }), headers: { "Content-Type":'.
-                ' "application/json", Accept: "application/json", "X-XSRF-TOKEN": token } }).then((r) => done(r.status))',
-            ["/api/projects/$project/documents/building/building"],
-        );
+        withoutBuilding($browser, $project);
         $browser->open("/p/$project/brief");
         $browser->see('nav');
         $browser->driver->action()->sendKeys(null, '4')->perform();
@@ -70,5 +88,144 @@ it('draws a building from the walk round it, decides its joints, and says what i
             ->toBe([[0, 0], [12000, 0], [12000, 8000], [0, 8000]])
             ->and($file['building']['connections'])
             ->toHaveCount(2);
+    });
+});
+
+it('goes from a typed plan to an air thread that is closed, by keyboard alone', function () {
+    signedIn('consultant', function (Browser $browser): void {
+        $project = copyOfDemo($browser);
+        $browser->open("/p/$project/brief");
+        $browser->see('nav');
+        withoutBuilding($browser, $project);
+        $browser->open("/p/$project/transitions");
+        $browser->see("[aria-label='The plan, as you walk round it']")->sendKeys([
+            '12000, left 8000, left 12000',
+            WebDriverKeys::ENTER,
+        ]);
+        $browser->see('[data-matrix] [data-kind=parapet]');
+        // What its sides are built of: the first letters of each in its list.
+        foreach (['Stack wall, steel', 'Compact', 'Slab'] as $n => $typed) {
+            $list = "[...document.querySelectorAll('[data-blocks] fieldset label select')][$n]";
+            $browser->until("return !$list.disabled");
+            $browser->surely(function () use ($browser, $n, $typed, $list): void {
+                $select = $browser->driver->findElements(
+                    WebDriverBy::cssSelector('[data-blocks] fieldset label select'),
+                )[$n];
+                $select->sendKeys($typed);
+                if (! $browser->driver->executeScript("return $list.selectedOptions[0].textContent.startsWith('$typed')")) {
+                    throw new RuntimeException("“{$typed}” is not taken yet");
+                }
+            });
+            $browser->until("return !$list.disabled && $list.value !== ''");
+        }
+        $air = 'document.querySelectorAll("[data-matrix] tfoot td")[1].dataset.closed';
+        $browser->until("return $air === 'false'");
+        // Kind by kind, until it goes right round.
+        $browser->until(
+            'return [...document.querySelectorAll("[data-kind]")].every((row) => row.querySelectorAll("[data-state]")[1].dataset.state === "undecided")',
+        );
+        foreach (range(1, 3) as $_) {
+            $before = $browser->driver->executeScript('return document.querySelector("[data-deciding]")?.dataset.deciding ?? ""');
+            pageKey($browser, ']');
+            $browser->until('return (document.querySelector("[data-deciding]")?.dataset.deciding ?? "") !== '.json_encode($before));
+            $browser->surely(function () use ($browser): void {
+                $browser->see("[aria-label='What hands air over']")->sendKeys('taped');
+                if (! $browser->driver->executeScript('return document.querySelector("[aria-label=\'What hands air over\']").value === "tape"')) {
+                    throw new RuntimeException('not taped yet');
+                }
+            });
+            $kind = $browser->driver->executeScript('return document.querySelector("[data-deciding]").dataset.deciding');
+            $browser->until(
+                "return document.querySelector('[data-kind=\"$kind\"]').querySelectorAll('[data-state]')[1].dataset.state === 'carried'",
+            );
+        }
+        $browser->until("return $air === 'true'", 'air closed');
+        // Along it, joint by joint, right round and to the first again.
+        pageKey($browser, 'a');
+        pageKey($browser, WebDriverKeys::ARROW_RIGHT);
+        $browser->see('[data-walked="1"]');
+        $joints = $browser->driver->executeScript('return document.querySelector("[data-walked]").textContent.match(/of (\\d+)/)[1]');
+        expect((int) $joints)->toBe(12);
+        pageKey($browser, WebDriverKeys::ARROW_LEFT);
+        $browser->see('[data-walked="12"]');
+        pageKey($browser, WebDriverKeys::ARROW_RIGHT);
+        $browser->see('[data-walked="1"]');
+        // Drawn where it is, from near.
+        pageKey($browser, 's');
+        $browser->see('[data-drawing=cut] [data-thread=air]');
+        pageKey($browser, 'z');
+        $near = $browser->see('[data-drawing=cut][data-near]')->getAttribute('data-near');
+        expect($near)->toBe($browser->driver->executeScript('return document.querySelector("[data-deciding]").dataset.deciding'));
+        pageKey($browser, 'e');
+        $browser->see('[data-drawing=elevation] [data-joint-line]');
+    });
+});
+
+it('moves a side on the plan by the arrows and makes it as long as is typed, and takes back what is refused', function () {
+    signedIn('consultant', function (Browser $browser): void {
+        $project = copyOfDemo($browser);
+        $browser->open("/p/$project/transitions");
+        // The far end of the reading room, pushed out by the keys, as a hurried hand does.
+        $side = $browser->see('[data-side="reading 1"]');
+        foreach (range(1, 5) as $_) {
+            $side->sendKeys(WebDriverKeys::ARROW_UP);
+        }
+        // Refused: the porch that stood against it would no longer do so, but that is nothing to refuse.
+        $browser->until('return document.querySelector("[data-drawing=plan]").dataset.moved === "false"');
+        expect(buildingOf($browser, $project)['blocks'][1]['outline'])->toBe([[9000, 0], [21500, 0], [21500, 8000], [9000, 8000]]);
+        $browser->surely(fn () => $browser->see('[data-side="reading 0"]')->sendKeys('1'));
+        $browser->see('[aria-label="How long side 0 of reading is"]')->sendKeys(['1.25m', WebDriverKeys::ENTER]);
+        $browser->until('return /11250|11 250/.test(document.querySelector(\'[data-side="reading 0"]\').getAttribute("aria-label"))');
+        $browser->until('return document.querySelector("[data-drawing=plan]").dataset.moved === "false"');
+        expect(buildingOf($browser, $project)['blocks'][1]['outline'][1])->toBe([20250, 0]);
+        // The stair window stands at 7 m of that side: it cannot become 3 m long.
+        $browser->surely(fn () => $browser->see('[data-side="reading 0"]')->sendKeys('3'));
+        $browser->see('[aria-label="How long side 0 of reading is"]')->sendKeys(['000', WebDriverKeys::ENTER]);
+        $browser->until('return /a place in a part of the envelope/.test(document.querySelector("main [role=alert]")?.textContent ?? document.body.textContent)');
+        expect(buildingOf($browser, $project)['blocks'][1]['outline'][1])->toBe([20250, 0]);
+    });
+});
+
+it('takes openings and what goes through from a table, and keeps the lines that cannot be read', function () {
+    signedIn('consultant', function (Browser $browser): void {
+        $project = copyOfDemo($browser);
+        $browser->open("/p/$project/transitions");
+        $browser->see('[data-places] summary')->sendKeys(WebDriverKeys::ENTER);
+        $field = '[data-table="Movement joints"] textarea';
+        $browser->see($field)->sendKeys('m1, stacks, south, 4000');
+        $browser->driver->findElement(WebDriverBy::cssSelector('[data-table="Movement joints"] button'))->sendKeys(WebDriverKeys::ENTER);
+        $browser->until('return /line 1/.test(document.querySelector("[data-table=\'Movement joints\'] [role=alert]")?.textContent)');
+        expect($browser->driver->executeScript('return document.querySelector("[data-table=\'Movement joints\'] textarea").value'))->toBe('m1, stacks, south, 4000');
+        retype($browser, $field, 'm1, stacks, 0, 4000');
+        $browser->driver->findElement(WebDriverBy::cssSelector('[data-table="Movement joints"] button'))->sendKeys(WebDriverKeys::ENTER);
+        $browser->see('[data-matrix] [data-kind=movement]');
+        expect(buildingOf($browser, $project)['movement'])->toBe([['id' => 'm1', 'block' => 'stacks', 'edge' => 0, 'x_mm' => 4000]]);
+        // A file from a sheet, of what goes through: read into the lines, to be looked at first.
+        $file = tempnam(sys_get_temp_dir(), 'through').'.csv';
+        file_put_contents($file, "thing;block;side;x;z;count\r\no9;stacks;3;1000;2500;4\r\n");
+        $browser->driver->findElement(WebDriverBy::cssSelector('[data-table="Things through the envelope"] input[type=file]'))->sendKeys($file);
+        $browser->until('return /o9;stacks/.test(document.querySelector("[data-table=\'Things through the envelope\'] textarea").value)');
+        $browser->driver->findElement(WebDriverBy::cssSelector('[data-table="Things through the envelope"] button'))->sendKeys(WebDriverKeys::ENTER);
+        $browser->see('[data-matrix] [data-kind=penetration]');
+        unlink($file);
+        expect(count(array_filter(buildingOf($browser, $project)['placed'], fn (array $p): bool => ($p['count'] ?? 0) === 4)))->toBe(1);
+    });
+});
+
+it('makes the detail that fits a joint, in its wall, and the joint is proved by it', function () {
+    signedIn('consultant', function (Browser $browser): void {
+        $project = copyOfDemo($browser);
+        $browser->open("/p/$project/transitions");
+        $browser->see('[data-list=undetailed] summary')->sendKeys(WebDriverKeys::ENTER);
+        $count = 'document.querySelectorAll("[data-undetailed]").length';
+        $before = $browser->driver->executeScript("return $count");
+        $browser->see('[data-undetailed=parapet] button')->sendKeys(WebDriverKeys::ENTER);
+        $browser->until("return $count === ".($before - 1), 'one less without a detail');
+        $file = json_decode(fetched($browser, "/api/projects/$project/export.json"), true);
+        $made = array_values(array_filter($file['openings'], fn (array $row): bool => $row['generator'] === 'parapet'))[0];
+        expect($made['between'])
+            ->toBe(['w2'])
+            ->and(array_column($file['building']['connections'], 'detail'))
+            ->toContain($made['id']);
     });
 });

@@ -89,28 +89,37 @@ export function CutDrawing({
           ))}
         </g>
       ))}
-      {cut.joints.map((point, i) => {
-        const joint = joints.get(point.joint);
-        const at = px(pair(point.at_mm));
-        if (!joint || !inView(at, 12)) return null;
-        const states = THREADS.map((t) => joint.threads[t.control]);
-        const worst = thread ? joint.threads[thread] : worstOf(states);
-        const letters = THREADS.filter((t) => ['broken', 'undecided'].includes(joint.threads[t.control]))
-          .filter((t) => thread === null || t.control === thread)
-          .map((t) => t.letter)
-          .join('');
-        return (
+      {marksOf(cut, joints, thread)
+        .filter((mark) => inView(px(mark.at), 12))
+        .map(({ joint, at, worst, letters }, i) => (
           <JointMark
-            key={`${point.joint} ${i}`}
-            {...{ at, worst, letters, choose }}
-            id={point.joint}
-            isChosen={point.joint === chosen}
+            key={`${joint.id} ${i}`}
+            at={px(at)}
+            id={joint.id}
+            isChosen={joint.id === chosen}
             name={called(joint)}
+            {...{ worst, letters, choose }}
           />
-        );
-      })}
+        ))}
     </svg>
   );
+}
+
+/** Where joints are cut, those with something to lose last, so that they lie on top. */
+function marksOf(cut: Cut, joints: Map<string, Joint>, thread: Control | null) {
+  return cut.joints
+    .flatMap((point) => {
+      const joint = joints.get(point.joint);
+      if (!joint) return [];
+      const open = THREADS.filter((t) => ['broken', 'undecided'].includes(joint.threads[t.control]));
+      const letters = open
+        .filter((t) => thread === null || t.control === thread)
+        .map((t) => t.letter)
+        .join('');
+      const worst = thread ? joint.threads[thread] : worstOf(THREADS.map((t) => joint.threads[t.control]));
+      return [{ joint, at: pair(point.at_mm), worst, letters }];
+    })
+    .sort((a, b) => a.letters.length - b.letters.length);
 }
 
 const pair = (at: number[]): At => [at[0] ?? 0, at[1] ?? 0];
@@ -265,7 +274,7 @@ export function JointMark({
   isChosen: boolean;
   choose?: ((joint: string) => void) | undefined;
 }) {
-  const width = 12 + 8 * Math.max(0, letters.length);
+  const width = letters === '' ? 10 : 12 + 8 * letters.length;
   const act = choose && {
     role: 'button',
     tabIndex: isChosen ? 0 : -1,
@@ -289,10 +298,10 @@ export function JointMark({
       <rect x="-12" y="-12" width="24" height="24" fill="transparent" />
       <rect
         x={-width / 2}
-        y="-7"
+        y={letters === '' ? -5 : -7}
         width={width}
-        height="14"
-        rx="7"
+        height={letters === '' ? 10 : 14}
+        rx={letters === '' ? 5 : 7}
         fill={isChosen ? 'var(--color-ink)' : '#fff'}
         stroke={letters === '' ? 'var(--color-ink)' : worst === 'broken' ? 'var(--color-fail)' : 'var(--color-caution)'}
         strokeWidth={letters === '' ? 1 : 1.8}

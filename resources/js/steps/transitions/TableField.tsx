@@ -35,7 +35,7 @@ export function TableField<T>({ label, table, rows, pending, put }: Props<T>) {
       <textarea
         id={id}
         aria-label={label}
-        className="h-[5.5rem] w-full max-w-[36rem]"
+        className="block h-[4rem] w-full max-w-[36rem]"
         value={text ?? kept}
         placeholder={table.example}
         aria-invalid={why !== null}

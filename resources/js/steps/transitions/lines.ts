@@ -9,8 +9,8 @@ export type ReadLines<T> = { rows: T[] } | { why: string };
 
 /** A table with a head or without, as it is typed, pasted from a sheet or read from a CSV file. */
 export interface Table<T> {
-  /** what the first cell of a head says */
-  head: string;
+  /** what the first cell of a head may say */
+  head: string[];
   example: string;
   columns: string;
   row: (cells: string[]) => T | null;
@@ -25,7 +25,7 @@ export function readLines<T>(typed: string, table: Table<T>): ReadLines<T> {
     .entries()) {
     const cells = line.split(/[,;\t]/).map((cell) => cell.trim().replace(/^"(.*)"$/, '$1'));
     if (cells.every((cell) => cell === '')) continue;
-    if (rows.length === 0 && (cells[0] ?? '').toLowerCase() === table.head) continue;
+    if (rows.length === 0 && table.head.includes((cells[0] ?? '').toLowerCase())) continue;
     const row = table.row(cells);
     if (row === null) return { why: `line ${i + 1}, “${line.trim()}”: ${table.columns}, as ${table.example}` };
     rows.push(row);
@@ -70,8 +70,8 @@ const placed = (row: Placed): (string | number | undefined)[] =>
     : [row.block, row.on, row.at_mm?.[0], row.at_mm?.[1]];
 
 export const OPENINGS: Table<Placed> = {
-  head: 'opening',
-  columns: 'opening, block, edge, x, z, and its U where it is stated',
+  head: ['opening'],
+  columns: 'opening, block, side, x, z, and its U where it is stated',
   example: 'o4, hall, 0, 3000, 900',
   row: ([opening, ...cells]) => {
     const at = place(cells);
@@ -85,8 +85,8 @@ export const OPENINGS: Table<Placed> = {
 };
 
 export const THROUGH: Table<Placed> = {
-  head: 'detail',
-  columns: 'detail, block, edge, x, z, and how many of them',
+  head: ['detail', 'thing'],
+  columns: 'detail, block, side, x, z, and how many of them',
   example: 'd2, hall, 1, 1500, 2500, 3',
   row: ([detail, ...cells]) => {
     const at = place(cells);
@@ -100,8 +100,8 @@ export const THROUGH: Table<Placed> = {
 };
 
 export const MOVEMENT: Table<Movement> = {
-  head: 'movement',
-  columns: 'a name, block, edge, x',
+  head: ['movement', 'name'],
+  columns: 'a name, block, side, x',
   example: 'm1, hall, 0, 6000',
   row: ([id, block, ...cells]) => {
     const at = numbers(cells);
@@ -113,8 +113,8 @@ export const MOVEMENT: Table<Movement> = {
 };
 
 export const STRETCHES: Table<Stretch> = {
-  head: 'edge',
-  columns: 'edge, from, to, its assembly, and its two levels where it is not as high as the wall',
+  head: ['edge', 'side'],
+  columns: 'side, from, to, its assembly, and its two levels where it is not as high as the wall',
   example: '0, 2000, 5000, w3',
   row: ([edge, from, to, assembly, ...levels]) => {
     const at = numbers([edge, from, to]);
@@ -132,8 +132,8 @@ export const STRETCHES: Table<Stretch> = {
 };
 
 export const GROUND: Table<{ edge: number; level: number }> = {
-  head: 'edge',
-  columns: 'edge, level of the ground along it',
+  head: ['edge', 'side'],
+  columns: 'side, level of the ground along it',
   example: '2, -1800',
   row: (cells) => {
     const at = numbers(cells);
@@ -143,8 +143,8 @@ export const GROUND: Table<{ edge: number; level: number }> = {
 };
 
 export const WALLS: Table<{ edge: number; assembly: string }> = {
-  head: 'edge',
-  columns: 'edge, what it is built of',
+  head: ['edge', 'side'],
+  columns: 'side, what it is built of',
   example: '2, w3',
   row: ([edge, assembly, ...more]) => {
     const at = numbers([edge]);
