@@ -19,6 +19,8 @@ use Apron\Project\DocumentSection;
 use Apron\Project\ListSection;
 use Apron\Project\Section\AcceptancesSection;
 use Apron\Project\Section\BriefSection;
+use Apron\Project\Section\BuildingSection;
+use Apron\Rules\Finding;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
@@ -152,7 +154,15 @@ class DocumentController
         $given = $request->validate(['kind' => ['required', Rule::in($this->drafted())]]);
         $section = $this->stored->sections->ofKind($given['kind']) ?? throw new \LogicException($given['kind']);
         $core = $this->stored->draft($project, $section, Body::content($request));
-        $told = (new Assessment($core))->toArray(Wording::of($request, $core->brief));
+        $words = Wording::of($request, $core->brief);
+        // Of a building nothing else of the project is asked, and much of it would be reckoned again.
+        $alone = $section instanceof BuildingSection ? $section->told($core, $section->kind(), $words) : null;
+        $told = $alone === null
+            ? (new Assessment($core))->toArray($words)
+            : ['format' => Assessment::FORMAT, ...$alone->figures, 'findings' => array_map(
+                fn (Finding $finding): array => Assessment::shape($finding, $words),
+                $alone->findings,
+            )];
         /** @var list<array<string, mixed>> $findings */
         $findings = $told['findings'];
         $told['findings'] = Acceptance::mark($findings, $this->stored->acceptances($project));

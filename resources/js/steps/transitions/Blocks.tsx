@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { useDocuments } from '../../api/hooks';
 import type { Building } from '../../api/types';
 import { freeId } from '../../ui/freeId';
@@ -19,42 +19,31 @@ const ASSEMBLIES = {
 } as const;
 
 interface Props {
-  building: Building | undefined;
-  pending: boolean;
-  save: (building: Building) => Promise<unknown>;
+  building: Building;
+  change: (building: Building, run?: string) => void;
 }
 
 /** Blocks as they are said: the plan as a walk round it, levels, what each side is built of. */
-export function Blocks({ building, pending, save }: Props) {
-  const blocks = building?.blocks ?? [];
-  const [walk, setWalk] = useState('');
-  const [why, setWhy] = useState<string | null>(null);
-  const change = (next: Block[]): Promise<unknown> =>
-    next.length > 0 ? save({ ...building, blocks: next }) : Promise.resolve();
-  // What is refused is said over the blocks; a table of lines keeps what was typed.
-  const quietly = (done: Promise<unknown>) => void done.catch(() => undefined);
-  const add = (event: FormEvent) => {
-    event.preventDefault();
-    const read = readWalk(walk);
-    if ('why' in read) return setWhy(read.why);
-    setWhy(null);
+export function Blocks({ building, change }: Props) {
+  const { blocks } = building;
+  const add = (outline: number[][]) => {
     const id = freeId(
       blocks.map((b) => b.id),
       'b',
     );
     const [last] = blocks.slice(-1);
+    // As the last one, until it is said otherwise.
+    const alike = Object.keys(ASSEMBLIES)
+      .map((key) => [key, last?.[key as keyof Block]] as const)
+      .filter(([, said]) => said !== undefined);
     const next: Block = {
-      ...(last ? Object.fromEntries(Object.keys(ASSEMBLIES).map((key) => [key, last[key as keyof Block]])) : {}),
+      ...(Object.fromEntries(alike) as Partial<Block>),
       id,
-      outline: read.corners,
+      outline,
       base_mm: last?.base_mm ?? 0,
       top_mm: last?.top_mm ?? 3000,
     };
-    const kept = Object.fromEntries(Object.entries(next).filter(([, v]) => v !== undefined)) as unknown as Block;
-    save({ ...building, blocks: [...blocks, kept] }).then(
-      () => setWalk(''),
-      () => undefined,
-    );
+    change({ ...building, blocks: [...blocks, next] });
   };
   return (
     <div className="text-[12px]" data-blocks>
@@ -62,54 +51,74 @@ export function Blocks({ building, pending, save }: Props) {
         <BlockRow
           key={block.id}
           block={block}
-          pending={pending}
-          set={(next) => change(blocks.map((b) => (b.id === block.id ? next : b)))}
-          remove={blocks.length > 1 ? () => quietly(change(blocks.filter((b) => b.id !== block.id))) : undefined}
+          set={(next, run) => change({ ...building, blocks: blocks.map((b) => (b.id === block.id ? next : b)) }, run)}
+          remove={
+            blocks.length > 1
+              ? () => change({ ...building, blocks: blocks.filter((b) => b.id !== block.id) })
+              : undefined
+          }
         />
       ))}
-      <form className="flex flex-wrap items-baseline gap-2 border-t border-hair py-2" onSubmit={add}>
-        <label className="grow">
-          {blocks.length === 0 ? 'The plan, as you walk round it' : 'one more block'}{' '}
-          <input
-            aria-label="The plan, as you walk round it"
-            className="w-[26rem] max-w-full"
-            placeholder="12000, left 8000, left 12000"
-            value={walk}
-            onChange={(e) => setWalk(e.target.value)}
-          />
-        </label>
-        <button className="act" disabled={pending}>
-          draw it
-        </button>
-        {why !== null && (
-          <span role="alert" className="text-fail">
-            {why}
-          </span>
-        )}
-      </form>
-      {building && <Standing {...{ building, pending, save }} />}
+      <PlanField add={add} />
+      <Standing {...{ building, change }} />
     </div>
   );
 }
 
-type Put = (part: { [K in keyof Block]?: Block[K] | undefined }) => unknown;
+/** The plan of one block, typed as the walk round it. */
+export function PlanField({ add, first = false }: { add: (outline: number[][]) => void; first?: boolean }) {
+  const [walk, setWalk] = useState('');
+  const [why, setWhy] = useState<string | null>(null);
+  return (
+    <form
+      className="flex flex-wrap items-baseline gap-2 border-t border-hair py-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const read = readWalk(walk);
+        if ('why' in read) return setWhy(read.why);
+        setWhy(null);
+        setWalk('');
+        add(read.corners);
+      }}
+    >
+      <label className="grow">
+        {first ? 'The plan, as you walk round it' : 'one more block'}{' '}
+        <input
+          aria-label="The plan, as you walk round it"
+          className="w-[26rem] max-w-full"
+          placeholder="12000, left 8000, left 12000"
+          value={walk}
+          onChange={(e) => setWalk(e.target.value)}
+        />
+      </label>
+      <button className="act">draw it</button>
+      {why !== null && (
+        <span role="alert" className="text-fail">
+          {why}
+        </span>
+      )}
+    </form>
+  );
+}
+
+type Put = (part: { [K in keyof Block]?: Block[K] | undefined }, run?: string) => void;
 
 interface RowProps {
   block: Block;
-  pending: boolean;
-  set: (block: Block) => unknown;
+  set: (block: Block, run?: string) => void;
   remove: (() => void) | undefined;
 }
 
-function BlockRow({ block, pending, set, remove }: RowProps) {
+function BlockRow({ block, set, remove }: RowProps) {
   const assemblies = useDocuments().data?.assemblies ?? [];
   const [walk, setWalk] = useState<string | null>(null);
   const read = walk === null ? null : readWalk(walk);
-  const put: Put = (part) =>
+  const put: Put = (part, run) =>
     set(
       Object.fromEntries(
         Object.entries({ ...block, ...part }).filter(([, said]) => said !== undefined && said !== ''),
       ) as unknown as Block,
+      run,
     );
   return (
     <fieldset className="flex flex-wrap items-baseline gap-x-3 gap-y-1 border-t border-hair py-2" data-block={block.id}>
@@ -134,18 +143,17 @@ function BlockRow({ block, pending, set, remove }: RowProps) {
         least={-2e6}
         hideLabel={false}
         width="5.5rem"
-        onChange={(v) => put({ base_mm: v })}
+        onChange={(v) => put({ base_mm: v }, `base of ${block.id}`)}
       />
       <QuantityField
         label="to"
         dimension="length"
         value={block.top_mm}
         width="5.5rem"
-        onChange={(v) => put({ top_mm: v })}
+        onChange={(v) => put({ top_mm: v }, `top of ${block.id}`)}
       />
       <select
         aria-label={`Inside of ${block.id}`}
-        disabled={pending}
         value={block.inside ?? 'conditioned'}
         onChange={(e) => put({ inside: e.target.value as NonNullable<Block['inside']> })}
       >
@@ -158,7 +166,6 @@ function BlockRow({ block, pending, set, remove }: RowProps) {
           <span className="text-faint">{words}</span>{' '}
           <select
             className="max-w-[9rem]"
-            disabled={pending}
             value={String(block[key as keyof typeof ASSEMBLIES] ?? '')}
             onChange={(e) => put({ [key]: e.target.value })}
           >
@@ -171,9 +178,9 @@ function BlockRow({ block, pending, set, remove }: RowProps) {
           </select>
         </label>
       ))}
-      <Roof {...{ block, pending, put }} />
+      <Roof {...{ block, put }} />
       {remove && (
-        <button className="link" onClick={remove} disabled={pending}>
+        <button className="link" onClick={remove}>
           take {block.id} out
         </button>
       )}
@@ -191,7 +198,6 @@ function BlockRow({ block, pending, set, remove }: RowProps) {
           label={`Sides of ${block.id} of another assembly`}
           table={WALLS}
           rows={Object.entries(block.walls ?? {}).map(([edge, assembly]) => ({ edge: Number(edge), assembly }))}
-          {...{ pending }}
           put={(rows) =>
             put({ walls: rows.length > 0 ? Object.fromEntries(rows.map((r) => [r.edge, r.assembly])) : undefined })
           }
@@ -200,14 +206,12 @@ function BlockRow({ block, pending, set, remove }: RowProps) {
           label={`Stretches of the walls of ${block.id}`}
           table={STRETCHES}
           rows={block.stretches ?? []}
-          {...{ pending }}
           put={(rows) => put({ stretches: rows.length > 0 ? rows : undefined })}
         />
         <TableField
           label={`Ground along the sides of ${block.id}`}
           table={GROUND}
           rows={Object.entries(block.ground_mm ?? {}).map(([edge, level]) => ({ edge: Number(edge), level }))}
-          {...{ pending }}
           put={(rows) =>
             put({ ground_mm: rows.length > 0 ? Object.fromEntries(rows.map((r) => [r.edge, r.level])) : undefined })
           }
@@ -226,7 +230,7 @@ const FORMS = {
 type Form = keyof typeof FORMS;
 
 /** How a block ends at the top: flat, or rising from its low side, or to a ridge along one. */
-function Roof({ block, pending, put }: { block: Block; pending: boolean; put: Put }) {
+function Roof({ block, put }: { block: Block; put: Put }) {
   const form = block.roof_form;
   const is: Form = form === undefined || form.kind === 'flat' ? (form?.edge ?? 'parapet') : form.kind;
   const of = (kind: Form, pitch: number, side: number): Block['roof_form'] =>
@@ -244,7 +248,6 @@ function Roof({ block, pending, put }: { block: Block; pending: boolean; put: Pu
         <span className="text-faint">it ends</span>{' '}
         <select
           aria-label={`Roof of ${block.id}`}
-          disabled={pending}
           value={is}
           onChange={(e) => put({ roof_form: of(e.target.value as Form, pitch, side) })}
         >
@@ -261,7 +264,6 @@ function Roof({ block, pending, put }: { block: Block; pending: boolean; put: Pu
             <span className="text-faint">at</span>{' '}
             <select
               aria-label={`Pitch of ${block.id}`}
-              disabled={pending}
               value={pitch}
               onChange={(e) => put({ roof_form: of(is, Number(e.target.value), side) })}
             >
@@ -278,7 +280,6 @@ function Roof({ block, pending, put }: { block: Block; pending: boolean; put: Pu
             <span className="text-faint">{is === 'mono' ? 'low along side' : 'its ridge along side'}</span>{' '}
             <select
               aria-label={`Side that the roof of ${block.id} goes by`}
-              disabled={pending}
               value={side}
               onChange={(e) => put({ roof_form: of(is, pitch, Number(e.target.value)) })}
             >
@@ -298,7 +299,7 @@ function Roof({ block, pending, put }: { block: Block; pending: boolean; put: Pu
 const PITCHES = [2, 5, 10, 15, 18, 20, 25, 30, 35, 40, 45, 50, 55, 60];
 
 /** What stands in the building: openings, things through it, movement joints; each as a table. */
-function Standing({ building, pending, save }: { building: Building } & Omit<Props, 'building'>) {
+function Standing({ building, change }: Props) {
   const placed = building.placed ?? [];
   const openings = placed.filter((p) => p.opening !== undefined);
   const through = placed.filter((p) => p.opening === undefined);
@@ -317,22 +318,19 @@ function Standing({ building, pending, save }: { building: Building } & Omit<Pro
         label="Openings in their places"
         table={OPENINGS}
         rows={openings}
-        {...{ pending }}
-        put={(rows) => save({ ...building, placed: [...rows, ...through] })}
+        put={(rows) => change({ ...building, placed: [...rows, ...through] })}
       />
       <TableField
         label="Things through the envelope"
         table={THROUGH}
         rows={through}
-        {...{ pending }}
-        put={(rows) => save({ ...building, placed: [...openings, ...rows] })}
+        put={(rows) => change({ ...building, placed: [...openings, ...rows] })}
       />
       <TableField
         label="Movement joints"
         table={MOVEMENT}
         rows={movement}
-        {...{ pending }}
-        put={(rows) => save({ ...building, movement: rows })}
+        put={(rows) => change({ ...building, movement: rows })}
       />
     </details>
   );

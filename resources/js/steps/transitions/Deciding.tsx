@@ -15,8 +15,7 @@ interface Props {
   joint: string | null;
   choose: (joint: string | null) => void;
   mayEdit: boolean;
-  pending: boolean;
-  save: (building: Building) => Promise<unknown>;
+  change: (building: Building) => void;
   name: (part: string) => string;
   /** where on the way round it is */
   walked: { at: number; of: number; thread: Control | null } | null;
@@ -28,22 +27,22 @@ const isOf = (connection: Connection, kind: string, joint: string | null) =>
     : connection.joint === joint;
 
 /** What hands each layer over, at one joint or at all of a kind; the joints of that kind, each with its four states. */
-export function Deciding({ building, derived, kind, joint, choose, mayEdit, pending, save, name, walked }: Props) {
+export function Deciding({ building, derived, kind, joint, choose, mayEdit, change, name, walked }: Props) {
   const project = useProjectId();
   const documents = useDocuments().data;
   const joints = derived.joints.filter((j) => j.kind === kind);
   const said = building.connections?.find((c) => isOf(c, kind, joint));
   const one = joints.find((j) => j.id === joint);
-  const decide = (change: { threads?: Threads; detail?: string | undefined }) => {
+  const decide = (by: { threads?: Threads; detail?: string | undefined }) => {
     const rest = (building.connections ?? []).filter((c) => !isOf(c, kind, joint));
-    const { detail, threads } = { detail: said?.detail, threads: said?.threads, ...change };
+    const { detail, threads } = { detail: said?.detail, threads: said?.threads, ...by };
     const next: Connection = {
       joint: joint ?? { kind: kind as DerivedBuilding['joints'][number]['kind'] },
       ...(detail === undefined ? {} : { detail }),
       ...(threads && Object.keys(threads).length > 0 ? { threads } : {}),
     };
     const empty = next.detail === undefined && next.threads === undefined;
-    void save({ ...building, connections: empty ? rest : [...rest, next] }).catch(() => undefined);
+    change({ ...building, connections: empty ? rest : [...rest, next] });
   };
   const details = [...(documents?.openings ?? []), ...(documents?.details ?? [])];
   return (
@@ -73,7 +72,7 @@ export function Deciding({ building, derived, kind, joint, choose, mayEdit, pend
             )}
             <select
               aria-label={`What hands ${t.name} over`}
-              disabled={!mayEdit || pending}
+              disabled={!mayEdit}
               value={said?.threads?.[t.control]?.by ?? ''}
               onChange={(e) => {
                 const left = Object.fromEntries(
@@ -97,7 +96,7 @@ export function Deciding({ building, derived, kind, joint, choose, mayEdit, pend
         detail
         <select
           className="max-w-[11rem]"
-          disabled={!mayEdit || pending}
+          disabled={!mayEdit}
           value={said?.detail ?? ''}
           onChange={(e) => decide({ detail: e.target.value === '' ? undefined : e.target.value })}
         >

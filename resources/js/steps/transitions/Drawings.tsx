@@ -17,11 +17,11 @@ interface Props {
   choose: (joint: string) => void;
   called: (joint: Joint) => string;
   mayEdit: boolean;
-  save: (building: Building) => Promise<unknown>;
+  change: (building: Building, run?: string) => void;
 }
 
 /** The building drawn: on plan, its sides unrolled, and the sections that between them show every kind of joint. */
-export function Drawings({ building, derived, chosen, choose, called, mayEdit, save }: Props) {
+export function Drawings({ building, derived, chosen, choose, called, mayEdit, change }: Props) {
   const { thread } = useThread();
   const documents = useDocuments().data;
   const materials = new Map(useMaterials().data?.map((m) => [m.id, m.family ?? '']));
@@ -79,7 +79,7 @@ export function Drawings({ building, derived, chosen, choose, called, mayEdit, s
       </div>
       {at === 'plan' && (
         <Plan
-          {...{ building, derived, mayEdit, save }}
+          {...{ building, derived, mayEdit, change }}
           chosen={(id) => id === chosen}
           cuts={cuts}
           open={(i) => setView(i)}

@@ -16,7 +16,7 @@ interface Props {
   building: Building;
   derived: DerivedBuilding;
   mayEdit: boolean;
-  save: (building: Building) => Promise<unknown>;
+  change: (building: Building) => void;
   choose: (joint: string) => void;
   name: (part: string) => string;
 }
@@ -112,7 +112,7 @@ const open = (states: Record<string, string>): string =>
     .join(', ');
 
 /** Joints that no detail is named for, with the method that fits and how far apart what it joins lies. */
-function Undetailed({ building, derived, mayEdit, save }: Props) {
+function Undetailed({ building, derived, mayEdit, change }: Props) {
   const project = useProjectId();
   const documents = useDocuments().data;
   const methods = useMethods().data ?? [];
@@ -148,7 +148,7 @@ function Undetailed({ building, derived, mayEdit, save }: Props) {
           [...(c.joint.between ?? [])].sort().join() === [...row.between].sort().join(),
       );
       const rest = (building.connections ?? []).filter((c) => c !== said);
-      await save({ ...building, connections: [...rest, { ...said, joint, detail: id }] });
+      change({ ...building, connections: [...rest, { ...said, joint, detail: id }] });
     },
     onSuccess: () => setWhy(null),
     onError: (error) => setWhy(wordsOf(error)),

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Building, DerivedBuilding } from '../../api/types';
 import { readQuantity } from '../../quantity/read';
 import { show } from '../../quantity/show';
@@ -17,28 +17,21 @@ interface Props {
   cuts: DerivedBuilding['cuts'];
   open: (cut: number) => void;
   mayEdit: boolean;
-  save: (building: Building) => Promise<unknown>;
+  change: (building: Building, run?: string) => void;
 }
 
 /**
  * The outlines on plan, with the threads along every wall that has the layer, corners where one stops, and where the
  * sections go. A side is moved by dragging it or by the arrows, and made as long as is typed.
  */
-export function Plan({ building, derived, chosen, cuts, open, mayEdit, save }: Props) {
+export function Plan({ building, derived, chosen, cuts, open, mayEdit, change }: Props) {
   const { units } = useUnits();
   const { thread } = useThread();
   const svg = useRef<SVGSVGElement>(null);
+  /** as it is being dragged: a change only once the hand lets go */
   const [moved, setMoved] = useState<Building | null>(null);
   const [typing, setTyping] = useState<{ block: string; side: number; text: string } | null>(null);
   const drag = useRef<{ block: string; side: number; x: number; y: number; of: Building } | null>(null);
-  const waiting = useRef<ReturnType<typeof setTimeout> | null>(null);
-  useEffect(() => setMoved(null), [building]);
-  useEffect(
-    () => () => {
-      if (waiting.current) clearTimeout(waiting.current);
-    },
-    [],
-  );
   const drawn = moved ?? building;
   // While a side is dragged the paper stays as it was.
   const corners = building.blocks.flatMap((block) => block.outline);
@@ -58,17 +51,6 @@ export function Plan({ building, derived, chosen, cuts, open, mayEdit, save }: P
     ...of,
     blocks: of.blocks.map((b) => (b.id === block ? { ...b, outline } : b)),
   });
-  const keep = (next: Building) => {
-    setMoved(next);
-    if (waiting.current) clearTimeout(waiting.current);
-    // Refused, it goes back to what is kept, and the page says why.
-    save(next).catch(() => setMoved(null));
-  };
-  const soon = (next: Building) => {
-    setMoved(next);
-    if (waiting.current) clearTimeout(waiting.current);
-    waiting.current = setTimeout(() => keep(next), 500);
-  };
   const push = (event: PointerEvent) => {
     const held = drag.current;
     const box = svg.current?.getBoundingClientRect();
@@ -85,8 +67,9 @@ export function Plan({ building, derived, chosen, cuts, open, mayEdit, save }: P
     setMoved(by === 0 ? null : reshape(held.of, held.block, pushed(block.outline, held.side, by)));
   };
   const drop = () => {
-    if (drag.current && moved) keep(moved);
+    if (drag.current && moved) change(moved);
     drag.current = null;
+    setMoved(null);
   };
   const onKey = (event: KeyboardEvent, block: Building['blocks'][number], side: number) => {
     const arrows: Record<string, number> = { ArrowUp: 1, ArrowDown: -1 };
@@ -95,7 +78,7 @@ export function Plan({ building, derived, chosen, cuts, open, mayEdit, save }: P
       event.preventDefault();
       event.stopPropagation();
       const by = way * (event.shiftKey ? 1000 : event.altKey ? STEP : 100);
-      soon(reshape(drawn, block.id, pushed(block.outline, side, by)));
+      change(reshape(drawn, block.id, pushed(block.outline, side, by)), `side ${side} of ${block.id}`);
     } else if (/^[0-9]$/.test(event.key) || event.key === 'Enter') {
       event.preventDefault();
       event.stopPropagation();
@@ -106,7 +89,7 @@ export function Plan({ building, derived, chosen, cuts, open, mayEdit, save }: P
   const take = () => {
     const block = drawn.blocks.find((b) => b.id === typing?.block);
     if (typing && block && read && 'value' in read && read.value >= 1)
-      keep(reshape(drawn, block.id, lengthened(block.outline, typing.side, Math.round(read.value))));
+      change(reshape(drawn, block.id, lengthened(block.outline, typing.side, Math.round(read.value))));
     setTyping(null);
   };
   return (
@@ -118,7 +101,6 @@ export function Plan({ building, derived, chosen, cuts, open, mayEdit, save }: P
         role="group"
         aria-label="The building on plan"
         data-drawing="plan"
-        data-moved={moved !== null}
         onPointerMove={push}
         onPointerUp={drop}
         onPointerLeave={drop}

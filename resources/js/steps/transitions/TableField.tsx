@@ -1,31 +1,25 @@
 import { useId, useState } from 'react';
-import { wordsOf } from '../../api/client';
 import { readLines, writeLines, type Table } from './lines';
 
 interface Props<T> {
   label: string;
   table: Table<T>;
   rows: T[];
-  pending: boolean;
-  put: (rows: T[]) => unknown;
+  put: (rows: T[]) => void;
 }
 
 /** A table as lines: typed, pasted from a sheet, or brought in from a CSV file. What cannot be read stays as it is. */
-export function TableField<T>({ label, table, rows, pending, put }: Props<T>) {
+export function TableField<T>({ label, table, rows, put }: Props<T>) {
   const id = useId();
   const [text, setText] = useState<string | null>(null);
   const [why, setWhy] = useState<string | null>(null);
   const kept = writeLines(rows, table);
-  const take = async () => {
+  const take = () => {
     const read = readLines(text ?? '', table);
     if ('why' in read) return setWhy(read.why);
     setWhy(null);
-    try {
-      await put(read.rows);
-      setText(null);
-    } catch (error) {
-      setWhy(wordsOf(error));
-    }
+    setText(null);
+    put(read.rows);
   };
   return (
     <div className="pt-2" data-table={label}>
@@ -42,7 +36,7 @@ export function TableField<T>({ label, table, rows, pending, put }: Props<T>) {
         onChange={(e) => setText(e.target.value)}
       />
       <p className="flex flex-wrap items-baseline gap-2">
-        <button type="button" className="act" disabled={pending || text === null} onClick={() => void take()}>
+        <button type="button" className="act" disabled={text === null} onClick={take}>
           put them there
         </button>
         <label className="link">
@@ -52,7 +46,6 @@ export function TableField<T>({ label, table, rows, pending, put }: Props<T>) {
             accept=".csv,.txt,text/csv,text/plain"
             className="sr-only"
             aria-label={`${label}, from a CSV file`}
-            disabled={pending}
             onChange={(e) => {
               const [file] = e.target.files ?? [];
               if (file) void file.text().then(setText);
