@@ -144,6 +144,8 @@ final class BuildingSection implements DocumentSection
         $details = array_values(
             array_filter($project->details, fn (Detail $detail): bool => isset($named[$detail->id])),
         );
+        // However they were read: an answer put together of parts is the same as the whole.
+        usort($details, fn (Detail $a, Detail $b): int => strnatcmp($a->id, $b->id));
         $times = [];
         foreach ($details as $detail) {
             $times[$detail->title] = ($times[$detail->title] ?? 0) + $named[$detail->id];
