@@ -1,5 +1,6 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
-import { useDocuments, useProjectId } from '../../api/hooks';
+import { useDocuments, useMaterials, useProjectId } from '../../api/hooks';
 import type { Building, Control, DerivedBuilding } from '../../api/types';
 import { jointName } from '../../building/names';
 import { THREADS } from '../../ui/threads';
@@ -7,6 +8,7 @@ import { BY, KINDS, STATES } from '../../building/words';
 
 type Connection = NonNullable<Building['connections']>[number];
 type Threads = NonNullable<Connection['threads']>;
+type Joint = DerivedBuilding['joints'][number];
 
 interface Props {
   building: Building;
@@ -21,29 +23,61 @@ interface Props {
   walked: { at: number; of: number; thread: Control | null } | null;
 }
 
-const isOf = (connection: Connection, kind: string, joint: string | null) =>
-  joint === null
-    ? typeof connection.joint !== 'string' && connection.joint.kind === kind && connection.joint.between === undefined
-    : connection.joint === joint;
+/** What is decided of: one joint, all of a kind between two assemblies, or all of a kind. */
+interface Of {
+  kind: string;
+  joint: string | null;
+  between: [string, string] | null;
+}
+
+function isOf({ joint }: Connection, of: Of): boolean {
+  if (typeof joint === 'string') return joint === of.joint;
+  if (of.joint !== null || joint.kind !== of.kind) return false;
+  return [...(joint.between ?? [])].sort().join() === [...(of.between ?? [])].sort().join();
+}
 
 /** What hands each layer over, at one joint or at all of a kind; the joints of that kind, each with its four states. */
 export function Deciding({ building, derived, kind, joint, choose, mayEdit, change, name, walked }: Props) {
   const project = useProjectId();
   const documents = useDocuments().data;
+  const materials = useMaterials().data;
+  const [pair, setPair] = useState('');
   const joints = derived.joints.filter((j) => j.kind === kind);
-  const said = building.connections?.find((c) => isOf(c, kind, joint));
+  const parts = new Map(derived.parts.map((p) => [p.id, p]));
+  const sides = (j: Joint): [string, string] => {
+    const [a = '', b = ''] = j.parts.map((id) =>
+      parts.get(id)?.kind === 'opening' ? 'opening' : (parts.get(id)?.assembly ?? ''),
+    );
+    return a < b ? [a, b] : [b, a];
+  };
+  const pairs = [...new Map(joints.map((j) => [sides(j).join(' and '), sides(j)]))].filter(([, p]) => !p.includes(''));
+  const between = joint === null ? (pairs.find(([key]) => key === pair)?.[1] ?? null) : null;
+  const of: Of = { kind, joint, between };
+  const said = building.connections?.find((c) => isOf(c, of));
   const one = joints.find((j) => j.id === joint);
+  const meant = between ? joints.filter((j) => sides(j).join() === between.join()) : joints;
   const decide = (by: { threads?: Threads; detail?: string | undefined }) => {
-    const rest = (building.connections ?? []).filter((c) => !isOf(c, kind, joint));
+    const rest = (building.connections ?? []).filter((c) => !isOf(c, of));
     const { detail, threads } = { detail: said?.detail, threads: said?.threads, ...by };
     const next: Connection = {
-      joint: joint ?? { kind: kind as DerivedBuilding['joints'][number]['kind'] },
+      joint: joint ?? { kind: kind as Joint['kind'], ...(between ? { between } : {}) },
       ...(detail === undefined ? {} : { detail }),
       ...(threads && Object.keys(threads).length > 0 ? { threads } : {}),
     };
     const empty = next.detail === undefined && next.threads === undefined;
     change({ ...building, connections: empty ? rest : [...rest, next] });
   };
+  /** What carries a control on either side. */
+  const carriers = (j: Joint, control: Control): string =>
+    j.parts
+      .map((id) => {
+        const part = parts.get(id);
+        if (part?.kind === 'opening') return 'the unit';
+        const layers = documents?.assemblies.find((d) => d.key === part?.assembly)?.content.layers ?? [];
+        const layer = layers.find((l) => l.controls?.includes(control));
+        return layer ? (materials?.find((m) => m.id === layer.material)?.name ?? layer.material) : 'nothing';
+      })
+      .join(' → ');
   const details = [...(documents?.openings ?? []), ...(documents?.details ?? [])];
   return (
     <section data-deciding={joint ?? kind}>
@@ -56,11 +90,24 @@ export function Deciding({ building, derived, kind, joint, choose, mayEdit, chan
       <p className="pb-2 text-[12px] text-faint">
         {one
           ? `${one.length_m.toFixed(1)} m: ${jointName(one, name)}`
-          : `all ${joints.length}, ${joints.reduce((sum, j) => sum + j.length_m, 0).toFixed(1)} m, but where one says otherwise`}
+          : `all ${meant.length}, ${meant.reduce((sum, j) => sum + j.length_m, 0).toFixed(1)} m, but where one says otherwise`}
       </p>
+      {joint === null && pairs.length > 1 && (
+        <label className="flex items-baseline justify-between gap-2 pb-2">
+          said for{' '}
+          <select aria-label="Said for" value={between ? pair : ''} onChange={(e) => setPair(e.target.value)}>
+            <option value="">all of this kind</option>
+            {pairs.map(([key]) => (
+              <option key={key} value={key}>
+                {key}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
       {THREADS.map((t) => (
-        <label key={t.control} className="flex items-baseline justify-between gap-2 py-[2px]">
-          <span>
+        <label key={t.control} className="flex flex-wrap items-baseline justify-between gap-x-2 py-[2px]">
+          <span className="min-w-0">
             <b>{t.letter}</b> {t.name}
           </span>
           <span className="flex items-baseline gap-2">
@@ -82,7 +129,7 @@ export function Deciding({ building, derived, kind, joint, choose, mayEdit, chan
                 decide({ threads: by === '' ? left : { ...left, [t.control]: { by } } });
               }}
             >
-              <option value="">nobody has said</option>
+              <option value="">{one || between ? 'as for its kind' : 'nobody has said'}</option>
               {Object.entries(BY).map(([by, words]) => (
                 <option key={by} value={by}>
                   {words}
@@ -90,6 +137,7 @@ export function Deciding({ building, derived, kind, joint, choose, mayEdit, chan
               ))}
             </select>
           </span>
+          {one && <span className="w-full text-[11px] text-faint">{carriers(one, t.control)}</span>}
         </label>
       ))}
       <label className="flex items-baseline justify-between gap-2 py-1">
@@ -166,5 +214,5 @@ export function Deciding({ building, derived, kind, joint, choose, mayEdit, chan
 }
 
 /** By what a thread is handed over: what was said, or what its sequence proves. */
-const handed = (joint: DerivedBuilding['joints'][number], control: Control): string =>
+const handed = (joint: Joint, control: Control): string =>
   BY[(joint.by[control] ?? '') as keyof typeof BY] ?? 'by its sequence';
