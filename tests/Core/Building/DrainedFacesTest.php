@@ -39,7 +39,13 @@ function drainedUpper(array $case): array
 {
     $outline = [[0, 0], [6000, 0], [6000, 4000], [0, 4000]];
     $block = fn (string $id, int $base, string $wall): array => [
-        'id' => $id, 'outline' => $outline, 'base_mm' => $base, 'top_mm' => $base + 3000, 'wall' => $wall, 'roof' => 'r1', 'slab' => 'f1',
+        'id' => $id,
+        'outline' => $outline,
+        'base_mm' => $base,
+        'top_mm' => $base + 3000,
+        'wall' => $wall,
+        'roof' => 'r1',
+        'slab' => 'f1',
     ];
     $up = $case['down'] === null ? [$block('up', 0, 'up')] : [$block('down', 0, 'down'), $block('up', 3000, 'up')];
     $placed = isset($case['opening'])
