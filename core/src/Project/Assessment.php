@@ -12,6 +12,7 @@ use Apron\Json\Broken;
 use Apron\Judgement\AssemblyAssessment;
 use Apron\Project\Section\AcceptancesSection;
 use Apron\Project\Section\BuildingSection;
+use Apron\Project\Section\PlanSection;
 use Apron\Rules\Assessed;
 use Apron\Rules\Finding;
 use Apron\Rules\Severity;
@@ -103,6 +104,10 @@ final readonly class Assessment
         }
         if ($this->building !== null) {
             $document['building'] = BuildingSection::toArray($this->project, $this->building, $words);
+        }
+        $plan = PlanSection::assess($this->project);
+        if ($plan !== null) {
+            $document['calendar'] = $plan->toArray();
         }
         $document['findings'] = Acceptance::mark(
             array_map(fn (Finding $finding): array => self::shape($finding, $words), $this->findings),

@@ -13,6 +13,7 @@ use Apron\Project\Section\BuildingSection;
 use Apron\Project\Section\DetailsSection;
 use Apron\Project\Section\MaterialsSection;
 use Apron\Project\Section\OpeningsSection;
+use Apron\Project\Section\PlanSection;
 use Apron\Project\Section\SiteSection;
 use Apron\Project\Section\SystemsSection;
 use Apron\Project\Section\TrainingSection;
@@ -32,6 +33,7 @@ final readonly class Sections
         DetailsSection::class,
         OpeningsSection::class,
         BuildingSection::class,
+        PlanSection::class,
         AskedSection::class,
         TrainingSection::class,
         SiteSection::class,

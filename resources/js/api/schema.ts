@@ -1419,6 +1419,40 @@ export interface components {
                 };
             };
         };
+        /** @description what is to be done, in what order, on which days */
+        Plan: {
+            start: string;
+            /** @description 1 Monday to 7 Sunday; Monday to Friday where not said */
+            work_days?: number[];
+            holidays?: string[];
+            tasks?: components["schemas"]["Task"][];
+            done?: {
+                task: string;
+                from: string;
+                to?: string;
+            }[];
+            today?: string;
+        };
+        Task: {
+            id: string;
+            title: string;
+            area?: string;
+            /** @description of work */
+            days: number;
+            /** @description the material that it lays */
+            product?: string;
+            /** @description tasks whose product it covers */
+            covers?: string[];
+            hold?: boolean;
+            after?: {
+                task: string;
+                /** @enum {string} */
+                from?: "finish" | "start";
+                wait_h?: number;
+            }[];
+            not_before?: string;
+            needs_dry?: boolean;
+        };
         /** Apron project file, version 1 */
         ProjectFile: {
             /** @constant */
@@ -1434,6 +1468,7 @@ export interface components {
             details?: components["schemas"]["Detail"][];
             openings?: components["schemas"]["ScheduledOpening"][];
             building?: components["schemas"]["Building"];
+            plan?: components["schemas"]["Plan"];
             asked?: components["schemas"]["AskedPair"][];
             training?: components["schemas"]["DrillRun"][];
             site?: {
@@ -1979,6 +2014,26 @@ export interface components {
                     reason: string;
                     for: string[];
                     times: number;
+                }[];
+            };
+            /** @description the plan on its days, and what stands in the sun */
+            calendar?: {
+                finish: string;
+                tasks: {
+                    id: string;
+                    from: string;
+                    to: string;
+                    float_days: number;
+                    critical: boolean;
+                }[];
+                clocks: {
+                    task: string;
+                    product: string | null;
+                    limit_days: number;
+                    exposed_from: string;
+                    cover_by: string;
+                    covered: string | null;
+                    days_used: number | null;
                 }[];
             };
         };
@@ -2602,6 +2657,16 @@ export interface components {
                 key: string;
                 revision: number;
                 content: components["schemas"]["Building"];
+                /** @description the id that its last save was sent with */
+                save: string | null;
+                /** @description why it can no longer be read */
+                broken: string | null;
+            }[];
+            plan: {
+                kind: string;
+                key: string;
+                revision: number;
+                content: components["schemas"]["Plan"];
                 /** @description the id that its last save was sent with */
                 save: string | null;
                 /** @description why it can no longer be read */

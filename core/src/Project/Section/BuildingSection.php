@@ -15,7 +15,7 @@ use Apron\Crew\FramersList;
 use Apron\Detail\Detail;
 use Apron\Json\Node;
 use Apron\Method\Proposals;
-use Apron\Project\DocumentSection;
+use Apron\Project\OneSection;
 use Apron\Project\Project;
 use Apron\Project\Reading;
 use Apron\Project\Told;
@@ -31,9 +31,9 @@ use Apron\Trace\StripResult;
 /**
  * The building: one document; null where the project has none.
  *
- * @implements DocumentSection<Building|null>
+ * @extends OneSection<Building>
  */
-final class BuildingSection implements DocumentSection
+final class BuildingSection extends OneSection
 {
     public function kind(): string
     {
@@ -43,16 +43,6 @@ final class BuildingSection implements DocumentSection
     public function definition(): string
     {
         return 'Building';
-    }
-
-    public function section(): string
-    {
-        return 'building';
-    }
-
-    public function schema(): array
-    {
-        return [$this->section() => ['$ref' => '#/$defs/Building']];
     }
 
     public function read(Node $file, Reading $reading): ?Building
@@ -250,34 +240,6 @@ final class BuildingSection implements DocumentSection
         }
 
         return array_values(array_unique($ids));
-    }
-
-    public function isBase(): bool
-    {
-        return false;
-    }
-
-    public function sharing(): array
-    {
-        return [$this->kind()];
-    }
-
-    public function place(array $file, \stdClass $content): array
-    {
-        return [...$file, $this->section() => $content];
-    }
-
-    public function replace(array $file, ?string $key, Node $content): array
-    {
-        return [...$file, $this->section() => $content->raw()];
-    }
-
-    public function documents(array $file): array
-    {
-        $building = $file[$this->section()] ?? null;
-
-        /** @var array<string, mixed>|null $building */
-        return $building === null ? [] : [$this->kind() => $building];
     }
 
     public function told(Project $project, string $key, Words $words): ?Told

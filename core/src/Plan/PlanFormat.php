@@ -1,0 +1,221 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Apron\Plan;
+
+use Apron\Json\FileRefused;
+use Apron\Json\Node;
+use Apron\Json\Written;
+
+/** The plan as `apron-project/1` writes it. */
+final class PlanFormat
+{
+    private const MOST_TASKS = 5000;
+
+    private const MOST_DAYS = 2000;
+
+    private const MOST_HOURS = 24.0 * 365;
+
+    /** @throws FileRefused */
+    public static function read(Node $node): Plan
+    {
+        $node->object(['start', 'work_days', 'holidays', 'tasks', 'done', 'today'], ['start']);
+        $tasks = array_map(
+            fn (Node $row): Task => self::task($row),
+            $node->optional('tasks')?->listOf(self::MOST_TASKS)->items() ?? [],
+        );
+        self::demandKnown($node, $tasks);
+        $holidays = array_map(
+            fn (Node $day): int => self::day($day),
+            $node->optional('holidays')?->listOf(self::MOST_DAYS)->items() ?? [],
+        );
+        $weekDays = self::weekDays($node->optional('work_days'));
+        $today = $node->optional('today');
+        try {
+            return new Plan(
+                self::day($node->get('start')),
+                $weekDays,
+                $holidays,
+                $tasks,
+                self::done($node->optional('done'), $tasks),
+                $today === null ? null : self::day($today),
+            );
+        } catch (GoesRound $ring) {
+            foreach ($node->get('tasks')->items() as $row) {
+                if (in_array($row->named(), $ring->tasks, true)) {
+                    $row->get('after')->refuse(
+                        'tasks that do not wait for it in turn',
+                        'a ring of '.implode(', ', array_slice($ring->tasks, 0, 8)),
+                    );
+                }
+            }
+            throw $ring;
+        }
+    }
+
+    private static function day(Node $node): int
+    {
+        return Day::of($node->text(10)) ?? $node->refuse('a date, as 2027-04-01');
+    }
+
+    /** @return non-empty-list<int> */
+    private static function weekDays(?Node $node): array
+    {
+        $days = array_map(fn (Node $day): int => $day->integer(1, 7), $node?->items(1, 7) ?? []);
+        if ($node !== null && count(array_unique($days)) < count($days)) {
+            $node->refuse('each day of the week once, 1 Monday to 7 Sunday');
+        }
+
+        return $days === [] ? [1, 2, 3, 4, 5] : $days;
+    }
+
+    private static function task(Node $row): Task
+    {
+        $row->object(
+            [
+                'id',
+                'title',
+                'area',
+                'days',
+                'product',
+                'covers',
+                'hold',
+                'after',
+                'not_before',
+                'needs_dry',
+            ],
+            ['id', 'title', 'days'],
+        );
+        $notBefore = $row->optional('not_before');
+
+        return new Task(
+            id: $row->get('id')->id(),
+            title: $row->get('title')->text(),
+            days: $row->get('days')->integer(1, self::MOST_DAYS),
+            after: array_map(
+                fn (Node $wait): Wait => self::wait($wait),
+                $row->optional('after')?->listOf(self::MOST_TASKS)->items() ?? [],
+            ),
+            area: $row->optional('area')?->text(),
+            product: $row->optional('product')?->id(),
+            covers: array_map(fn (Node $id): string => $id->id(), $row->optional('covers')?->items() ?? []),
+            isHold: $row->optional('hold')?->boolean() ?? false,
+            notBefore: $notBefore === null ? null : self::day($notBefore),
+            needsDry: $row->optional('needs_dry')?->boolean() ?? false,
+        );
+    }
+
+    private static function wait(Node $node): Wait
+    {
+        $node->object(['task', 'from', 'wait_h'], ['task']);
+
+        return new Wait(
+            $node->get('task')->id(),
+            ($node->optional('from')?->word(['finish', 'start']) ?? 'finish') === 'start',
+            $node->optional('wait_h')?->between(0.0, self::MOST_HOURS, 'h') ?? 0.0,
+        );
+    }
+
+    /**
+     * Each id once, and none spoken of that is not there.
+     *
+     * @param  list<Task>  $tasks
+     */
+    private static function demandKnown(Node $node, array $tasks): void
+    {
+        $rows = $node->optional('tasks')?->items() ?? [];
+        $ids = [];
+        foreach ($tasks as $i => $task) {
+            if (isset($ids[$task->id])) {
+                $rows[$i]->get('id')->refuse('an id that no other task has');
+            }
+            $ids[$task->id] = true;
+        }
+        foreach ($tasks as $i => $task) {
+            foreach ($task->after as $j => $wait) {
+                if (! isset($ids[$wait->task])) {
+                    $rows[$i]->get('after')->items()[$j]->get('task')->refuse('the id of a task of the plan');
+                }
+            }
+            foreach ($task->covers as $j => $covered) {
+                if (! isset($ids[$covered]) || $covered === $task->id) {
+                    $rows[$i]->get('covers')->items()[$j]->refuse('the id of another task of the plan');
+                }
+            }
+        }
+    }
+
+    /**
+     * @param  list<Task>  $tasks
+     * @return list<Done>
+     */
+    private static function done(?Node $node, array $tasks): array
+    {
+        $ids = array_column($tasks, 'id', 'id');
+        $done = [];
+        foreach ($node?->listOf(self::MOST_TASKS)->items() ?? [] as $row) {
+            $row->object(['task', 'from', 'to'], ['task', 'from']);
+            $task = $row->get('task')->id();
+            if (! isset($ids[$task])) {
+                $row->get('task')->refuse(isset($done[$task]) ? 'a task once' : 'the id of a task of the plan');
+            }
+            unset($ids[$task]);
+            $from = self::day($row->get('from'));
+            $to = $row->optional('to');
+            $last = $to === null ? null : self::day($to);
+            if ($to !== null && $last < $from) {
+                $to->refuse('a day that is not before its first, '.Day::written($from));
+            }
+            $done[$task] = new Done($task, $from, $last);
+        }
+
+        return array_values($done);
+    }
+
+    /** @return array<string, mixed> */
+    public static function write(Plan $plan): array
+    {
+        return Written::without([
+            'start' => Day::written($plan->start),
+            'work_days' => $plan->weekDays,
+            'holidays' => array_map(Day::written(...), $plan->holidays),
+            'tasks' => array_map(self::writeTask(...), $plan->given),
+            'done' => array_values(
+                array_map(
+                    fn (Done $done): array => Written::without([
+                        'task' => $done->task,
+                        'from' => Day::written($done->from),
+                        'to' => $done->to === null ? null : Day::written($done->to),
+                    ]),
+                    $plan->done,
+                ),
+            ),
+            'today' => $plan->today === null ? null : Day::written($plan->today),
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function writeTask(Task $task): array
+    {
+        return Written::without([
+            'id' => $task->id,
+            'title' => $task->title,
+            'area' => $task->area,
+            'days' => $task->days,
+            'product' => $task->product,
+            'covers' => $task->covers,
+            'hold' => $task->isHold ? true : null,
+            'after' => array_map(
+                fn (Wait $wait): array => Written::without([
+                    'task' => $wait->task,
+                    'from' => $wait->fromStart ? 'start' : null,
+                    'wait_h' => $wait->hours > 0 ? $wait->hours : null,
+                ]),
+                $task->after,
+            ),
+            'not_before' => $task->notBefore === null ? null : Day::written($task->notBefore),
+            'needs_dry' => $task->needsDry ? true : null,
+        ]);
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Apron\Plan;
+
+/** A piece of the work that takes some working days. */
+final readonly class Task
+{
+    /**
+     * @param  list<Wait>  $after
+     * @param  list<string>  $covers  tasks whose product it covers
+     * @param  string|null  $product  the material that it lays
+     */
+    public function __construct(
+        public string $id,
+        public string $title,
+        public int $days,
+        public array $after = [],
+        public ?string $area = null,
+        public ?string $product = null,
+        public array $covers = [],
+        public bool $isHold = false,
+        public ?int $notBefore = null,
+        public bool $needsDry = false,
+    ) {
+    }
+}
