@@ -7,6 +7,7 @@ use App\Http\Controllers\AssemblyController;
 use App\Http\Controllers\ClimateController;
 use App\Http\Controllers\ContactController;
 use App\Http\Controllers\DocumentController;
+use App\Http\Controllers\PlanController;
 use App\Http\Controllers\ProjectController;
 use App\Http\Controllers\ReportController;
 use App\Http\Controllers\SequenceController;
@@ -69,6 +70,9 @@ Route::middleware(['auth', 'auth.session', 'throttle:api'])->group(function (): 
                     'budget:8',
                 ]);
                 Route::get('others', [SequenceController::class, 'others'])->middleware('budget:60');
+                Route::get('plan/proposed', [PlanController::class, 'proposed'])->middleware('budget:60');
+                Route::get('plan.ics', [PlanController::class, 'calendar']);
+                Route::get('plan.csv', [PlanController::class, 'csv']);
                 Route::get('contacts', [ContactController::class, 'show'])->middleware('budget:60');
                 Route::get('contacts.csv', [ContactController::class, 'csv'])->middleware('budget:60');
                 Route::post('film', [ContactController::class, 'film']);

@@ -19,6 +19,7 @@ final class Described
         'find' => ['type' => 'string'],
         'page' => ['type' => 'integer'],
         'month' => ['type' => 'integer', 'minimum' => 1, 'maximum' => 12],
+        'start' => ['type' => 'string', 'format' => 'date'],
     ];
 
     /**

@@ -26,9 +26,15 @@ final readonly class WorkDays
         [$this->week, $this->holidays] = [$week, array_combine($holidays, $holidays)];
     }
 
+    /** 1 Monday to 7 Sunday */
+    private static function ofWeek(int $day): int
+    {
+        return ((($day + 3) % 7) + 7) % 7 + 1;
+    }
+
     public function isWorked(int $day): bool
     {
-        return $this->week[((($day + 3) % 7) + 7) % 7 + 1] && ! isset($this->holidays[$day]);
+        return $this->week[self::ofWeek($day)] && ! isset($this->holidays[$day]);
     }
 
     /** The first that is worked, that day itself or later. */
@@ -74,9 +80,16 @@ final readonly class WorkDays
     /** How many are worked after one day, up to and with another. */
     public function between(int $after, int $upTo): int
     {
-        $count = 0;
-        for ($day = $after + 1; $day <= $upTo; $day++) {
-            $count += $this->isWorked($day) ? 1 : 0;
+        if ($upTo <= $after) {
+            return 0;
+        }
+        $weeks = intdiv($upTo - $after, 7);
+        $count = $weeks * count(array_filter($this->week));
+        for ($day = $after + 7 * $weeks + 1; $day <= $upTo; $day++) {
+            $count += $this->week[self::ofWeek($day)] ? 1 : 0;
+        }
+        foreach ($this->holidays as $day) {
+            $count -= $day > $after && $day <= $upTo && $this->week[self::ofWeek($day)] ? 1 : 0;
         }
 
         return $count;

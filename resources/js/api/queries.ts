@@ -22,6 +22,7 @@ const LISTS = {
   system: 'systems',
   adhesion: 'adhesion',
   building: 'building',
+  plan: 'plan',
   acceptance: 'acceptances',
 } as const;
 

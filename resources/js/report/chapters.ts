@@ -7,6 +7,7 @@ import { Brief } from './Brief';
 import { Contacts } from './Contacts';
 import { Details } from './Details';
 import { Others } from './Others';
+import { Plan } from './Plan';
 import { Schedule } from './Schedule';
 import type { Sheet } from './sheet';
 import { Site } from './Site';
@@ -29,6 +30,7 @@ const BY_SECTION: Record<Exclude<keyof ProjectFile, 'format' | 'catalogue'>, Cha
   assemblies: Assemblies,
   openings: Schedule,
   building: Building,
+  plan: Plan,
   details: Details,
   asked: Contacts,
   site: Site,

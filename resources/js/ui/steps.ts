@@ -12,13 +12,7 @@ export const STEPS: { key: string; path: string; title: string; later?: string }
     later:
       'This step will count membrane, tape, sealant, boards and fasteners from the parts and details, lay boards and courses out on each elevation, and make the order list.',
   },
-  {
-    key: '7',
-    path: 'calendar',
-    title: 'Calendar',
-    later:
-      'This step will set the work against days: what must cure first, how long each product may stand in the sun, and where work stops for an inspection.',
-  },
+  { key: '7', path: 'calendar', title: 'Calendar' },
   { key: '8', path: 'site', title: 'Site' },
   {
     key: '9',

@@ -83,7 +83,13 @@ it('counts until today where nothing covers it, and the last to start where seve
     $unknown = calendarOf($alone);
     expect($unknown['calendar']['clocks'][0]['days_used'])->toBeNull();
     $two = filmAndBoards('2027-04-10');
-    $two['tasks'][] = ['id' => 'rest', 'title' => 'Rest', 'days' => 1, 'covers' => ['film'], 'not_before' => '2027-05-01'];
+    $two['tasks'][] = [
+        'id' => 'rest',
+        'title' => 'Rest',
+        'days' => 1,
+        'covers' => ['film'],
+        'not_before' => '2027-05-01',
+    ];
     expect(calendarOf($two)['calendar']['clocks'][0]['covered'])->toBe('2027-05-01');
 });
 
