@@ -74,6 +74,6 @@ it('refuses a plan that goes round, at its place, and keeps the one that was', f
         'content' => $content,
     ])
         ->assertUnprocessable()
-        ->assertJsonPath('pointer', '/tasks/0/after');
+        ->assertJsonPath('pointer', '/plan/tasks/0/after');
     expect($this->getJson($this->path)->json('plan.0.revision'))->toBe($documents['revision']);
 });

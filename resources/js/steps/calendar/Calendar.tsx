@@ -160,7 +160,11 @@ function Days({ doc, mayEdit }: { doc: Doc<Plan>; mayEdit: boolean }) {
   };
   const slip = (by: number) => {
     const now = planned.get(chosen ?? '');
-    if (now && mayEdit && !(plan.done ?? []).some((d) => d.task === now.id)) hold(now.id, dayOf(now.from) + by);
+    if (!now || !mayEdit || (plan.done ?? []).some((d) => d.task === now.id)) return;
+    // From what was asked for last: a hand is quicker than the answer, and a Sunday is planned on Monday.
+    const asked = task?.not_before === undefined ? null : dayOf(task.not_before);
+    const from = live.old ? (asked ?? dayOf(now.from)) : dayOf(now.from);
+    hold(now.id, (asked === null ? from : by < 0 ? Math.min(asked, from) : Math.max(asked, from)) + by);
   };
   useKeys({
     ArrowDown: { shown: '↑ ↓', says: 'the task before, the next', act: () => step(1) },
