@@ -44,15 +44,15 @@ $views = [
     'transitions' => [
         'transitions',
         '[data-matrix]',
-        'document.querySelector("[data-kind=\\"wall-above-roof\\"] button").click()',
-        '[data-deciding]',
+        '[...document.querySelectorAll("[data-drawings] button")].find((b) => b.textContent.startsWith("section 3")).click(); document.querySelector("[data-kind=\\"wall-above-roof\\"] button").click()',
+        '[data-drawing=cut]',
     ],
     'cards' => [
         'sequences/o4/cards',
         '[data-card]',
         'document.querySelector("[data-card=\"3\"]").parentElement.scrollIntoView()',
     ],
-    'joint' => ['sequences/o4/joint', '[data-depth]', null],
+    'calendar' => ['calendar', '[data-drawing="open days"] [data-clock]', null],
     'practice' => [
         'sequences/o4/try?seed=2',
         '[data-order] li',
