@@ -29,7 +29,7 @@ const trim = (value: number, digits: number) =>
 
 export function show(
   value: number | null | undefined,
-  dimension: Dimension | 'u' | 'water' | 'rate' | 'sd',
+  dimension: Dimension | 'u' | 'water' | 'rate' | 'sd' | 'volume' | 'loss' | 'flow',
   units: Units,
 ): string {
   if (value === null || value === undefined) return 'not computed';
@@ -56,6 +56,12 @@ export function show(
       return si ? `${trim(value, 1)} m²` : `${trim(value * FT2_PER_M2, 0)} ft²`;
     case 'run':
       return si ? `${trim(value, 1)} m` : `${trim(value / 0.3048, 1)} ft`;
+    case 'volume':
+      return si ? `${trim(value, 1)} m³` : `${trim(value * 35.3147, 0)} ft³`;
+    case 'loss':
+      return si ? `${trim(value, 1)} W/K` : `${trim(value * 1.89563, 1)} Btu/h·°F`;
+    case 'flow':
+      return si ? `${trim(value, value < 10 ? 1 : 0)} L/s` : `${trim(value * 2.11888, value < 10 ? 1 : 0)} cfm`;
     case 'u':
       return si ? `${fixed(value, 3)} W/m²K` : `${fixed(value * RSI_PER_R, 3)} Btu/h·ft²·°F`;
     case 'water':

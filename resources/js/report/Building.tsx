@@ -11,7 +11,7 @@ import type { Sheet } from './sheet';
 export function Building({ sheet }: { sheet: Sheet }) {
   const { building } = sheet.assessment;
   if (!building) return null;
-  const m = (metres: number) => `${metres.toFixed(1)} m`;
+  const m = (metres: number) => show(metres, 'run', sheet.units);
   const titles = new Map([...(sheet.file.openings ?? []), ...(sheet.file.details ?? [])].map((d) => [d.id, d.title]));
   const parts = new Map(building.parts.map((p) => [p.id, p]));
   const joints = new Map(building.joints.map((j) => [j.id, j]));
@@ -29,15 +29,16 @@ export function Building({ sheet }: { sheet: Sheet }) {
     <section>
       <h2 className="mb-1 text-[14pt] font-bold">The building</h2>
       <p>
-        {building.envelope_m2.toFixed(1)} m² of envelope round {building.volume_m3.toFixed(1)} m³, in{' '}
-        {building.parts.length} parts that meet at {building.joints.length} joints.
+        {show(building.envelope_m2, 'area', sheet.units)} of envelope round{' '}
+        {show(building.volume_m3, 'volume', sheet.units)}, in {building.parts.length} parts that meet at{' '}
+        {building.joints.length} joints.
       </p>
       <table className="my-2 w-full border-collapse text-[8.5pt]">
         <thead>
           <tr className="border-b border-ink text-left">
             <th>Where parts meet</th>
             <th className="text-right">joints</th>
-            <th className="pr-3 text-right">m</th>
+            <th className="pr-3 text-right">long</th>
             {THREADS.map((t) => (
               <th key={t.control}>{t.name}</th>
             ))}
@@ -50,7 +51,7 @@ export function Building({ sheet }: { sheet: Sheet }) {
               <tr key={kind} className="border-b border-hair">
                 <td>{KINDS[kind]}</td>
                 <td className="text-right">{of.length}</td>
-                <td className="pr-3 text-right">{of.reduce((sum, j) => sum + j.length_m, 0).toFixed(1)}</td>
+                <td className="pr-3 text-right">{m(of.reduce((sum, j) => sum + j.length_m, 0))}</td>
                 {THREADS.map((t) => {
                   const worst = worstOf(of.map((j) => j.threads[t.control]));
                   const here = of.filter((j) => j.threads[t.control] === worst).length;
@@ -88,16 +89,18 @@ export function Building({ sheet }: { sheet: Sheet }) {
         )),
       )}
       <p className="mt-2">
-        U over all of it {show(building.heat.u_w_m2k, 'u', sheet.units)}, {building.heat.loss_w_k.toFixed(0)} W/K; of
-        that at joints{' '}
-        {Object.values(building.heat.joints_w_k)
-          .reduce((sum, loss) => sum + loss, 0)
-          .toFixed(0)}{' '}
-        W/K by classes, an estimate. Air leakage at {building.leakage.pressure_pa} Pa, by classes, an estimate too:{' '}
-        {building.leakage.estimate_l_s.toFixed(0)} L/s
+        U over all of it {show(building.heat.u_w_m2k, 'u', sheet.units)},{' '}
+        {show(building.heat.loss_w_k, 'loss', sheet.units)}; of that at joints{' '}
+        {show(
+          Object.values(building.heat.joints_w_k).reduce((sum, loss) => sum + loss, 0),
+          'loss',
+          sheet.units,
+        )}{' '}
+        by classes, an estimate. Air leakage at {building.leakage.pressure_pa} Pa, by classes, an estimate too:{' '}
+        {show(building.leakage.estimate_l_s, 'flow', sheet.units)}
         {building.leakage.allowed_l_s === null
           ? '; no target is set'
-          : `; the target leaves ${building.leakage.allowed_l_s.toFixed(0)}`}
+          : `; the target leaves ${show(building.leakage.allowed_l_s, 'flow', sheet.units)}`}
         .
       </p>
       {building.cuts.map((cut, i) => (
@@ -117,11 +120,15 @@ export function Building({ sheet }: { sheet: Sheet }) {
       ))}
       {blocks.map((block) => (
         <div key={block} className="together">
-          <Elevation {...{ block, called }} derived={building} thread={null} />
+          <Elevation {...{ block, called }} derived={building} thread={null} units={sheet.units} />
         </div>
       ))}
       <h3 className="mt-2 font-bold">For the meeting before the work</h3>
-      {building.to_settle.length === 0 ? <p>Every joint is decided.</p> : <Settle rows={building.to_settle} />}
+      {building.to_settle.length === 0 ? (
+        <p>Every joint is decided.</p>
+      ) : (
+        <Settle rows={building.to_settle} units={sheet.units} />
+      )}
       <h3 className="mt-2 font-bold">To be built as a mock-up</h3>
       <ul>
         {building.mock_ups.joints.map((row) => (

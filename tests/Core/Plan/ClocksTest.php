@@ -31,7 +31,7 @@ function calendarOf(array $plan, array $more = []): array
 }
 
 /** @return list<string> codes of what is said, with the severity */
-function saidOf(array $told): array
+function calendarSays(array $told): array
 {
     return array_map(fn (array $f): string => "{$f['severity']} {$f['code']}", $told['findings']);
 }
@@ -60,14 +60,14 @@ it('runs from the evening of the last day to the morning of the cover', function
             'covered' => '2027-05-03',
             'days_used' => 30,
         ],
-    ])->and(saidOf($told))->toBe([]);
+    ])->and(calendarSays($told))->toBe([]);
 });
 
 it('fails what stands longer than it bears, by a day and not before', function () {
     // 120 days after the 3rd of April is the 1st of August.
-    expect(saidOf(calendarOf(filmAndBoards('2027-08-01'))))
+    expect(calendarSays(calendarOf(filmAndBoards('2027-08-01'))))
         ->toBe([])
-        ->and(saidOf(calendarOf(filmAndBoards('2027-08-02'))))
+        ->and(calendarSays(calendarOf(filmAndBoards('2027-08-02'))))
         ->toBe(['fail plan.sun-over']);
 });
 
@@ -78,7 +78,7 @@ it('counts until today where nothing covers it, and the last to start where seve
     ]);
     expect($open['calendar']['clocks'][0])
         ->toMatchArray(['covered' => null, 'days_used' => 10])
-        ->and(saidOf($open))
+        ->and(calendarSays($open))
         ->toBe(['caution plan.never-covered']);
     $unknown = calendarOf($alone);
     expect($unknown['calendar']['clocks'][0]['days_used'])->toBeNull();
@@ -95,7 +95,7 @@ it('counts until today where nothing covers it, and the last to start where seve
 
 it('warns two weeks before the sun has had its days, of what is open and not of what is to come', function () {
     $done = ['done' => [['task' => 'film', 'from' => '2027-04-01', 'to' => '2027-04-03']]];
-    $on = fn (string $today): array => saidOf(
+    $on = fn (string $today): array => calendarSays(
         calendarOf(filmAndBoards('2027-07-30', $done + ['today' => $today])),
     );
     expect($on('2027-07-17'))
@@ -103,7 +103,7 @@ it('warns two weeks before the sun has had its days, of what is open and not of 
         ->and($on('2027-07-18'))
         ->toBe(['caution plan.sun-soon'])
         // Covered by then.
-        ->and(saidOf(calendarOf(filmAndBoards('2027-04-05', $done + ['today' => '2027-07-20', 'done' => [
+        ->and(calendarSays(calendarOf(filmAndBoards('2027-04-05', $done + ['today' => '2027-07-20', 'done' => [
             ['task' => 'film', 'from' => '2027-04-01', 'to' => '2027-04-03'],
             ['task' => 'boards', 'from' => '2027-04-05', 'to' => '2027-04-09'],
         ]]))))
@@ -124,17 +124,17 @@ it('tells a task that was begun before its turn, and work that went on past a ho
     ];
     $plan = fn (array $done): array => ['tasks' => $tasks, 'today' => '2027-04-07', 'done' => $done];
     $did = fn (string $task, string $day): array => ['task' => $task, 'from' => "2027-04-$day", 'to' => "2027-04-$day"];
-    expect(saidOf(calendarOf($plan([$did('pan', '01'), $did('seen', '02'), $did('unit', '05')]))))
+    expect(calendarSays(calendarOf($plan([$did('pan', '01'), $did('seen', '02'), $did('unit', '05')]))))
         ->toBe([])
-        ->and(saidOf(calendarOf($plan([$did('pan', '01'), $did('unit', '05')]))))
+        ->and(calendarSays(calendarOf($plan([$did('pan', '01'), $did('unit', '05')]))))
         ->toBe(['fail plan.hold-passed'])
-        ->and(saidOf(calendarOf($plan([$did('pan', '06'), $did('seen', '02')]))))
+        ->and(calendarSays(calendarOf($plan([$did('pan', '06'), $did('seen', '02')]))))
         ->toBe(['caution plan.out-of-turn']);
 });
 
 it('names a product that the project does not have, and runs no clock for it', function () {
     $told = calendarOf(['tasks' => [['id' => 'a', 'title' => 'A', 'days' => 1, 'product' => 'ghost']]]);
-    expect($told['calendar']['clocks'])->toBe([])->and(saidOf($told))->toBe(['caution plan.no-such-product']);
+    expect($told['calendar']['clocks'])->toBe([])->and(calendarSays($told))->toBe(['caution plan.no-such-product']);
 });
 
 it('tells a month in which a product cannot be laid, by the climate of the project', function () {
@@ -142,7 +142,7 @@ it('tells a month in which a product cannot be laid, by the climate of the proje
         fn (int $m): array => ['mean_c' => [-12, -10, -4, 5, 12, 18, 21, 20, 14, 8, 1, -8][$m], 'rh_pct' => 75],
         range(0, 11),
     );
-    $in = fn (string $from): array => saidOf(
+    $in = fn (string $from): array => calendarSays(
         calendarOf(
             [
                 'start' => $from,

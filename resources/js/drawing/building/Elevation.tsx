@@ -1,4 +1,5 @@
-import type { Control, DerivedBuilding } from '../../api/types';
+import type { Control, DerivedBuilding, Units } from '../../api/types';
+import { show } from '../../quantity/show';
 import { worstOf, type State } from '../../building/words';
 import { THREADS } from '../../ui/threads';
 import { JointMark } from './CutDrawing';
@@ -14,6 +15,7 @@ interface Props {
   chosen?: string | null;
   choose?: ((joint: string) => void) | undefined;
   called: (joint: Joint) => string;
+  units: Units;
   width?: number;
 }
 
@@ -27,7 +29,7 @@ const COLOURS: Record<State, string> = {
 };
 
 /** The sides of a block laid flat side by side, as they are walked: parts, openings, what every joint hands over. */
-export function Elevation({ derived, block, thread, chosen = null, choose, called, width = 780 }: Props) {
+export function Elevation({ derived, block, thread, chosen = null, choose, called, units, width = 780 }: Props) {
   const sides = derived.elevations.filter((side) => side.block === block);
   const parts = new Map(derived.parts.map((p) => [p.id, p]));
   const joints = new Map(derived.joints.map((j) => [j.id, j]));
@@ -137,7 +139,8 @@ export function Elevation({ derived, block, thread, chosen = null, choose, calle
               {block} {side.edge}
             </text>
             <text x={x(side.length_mm / 2)} y={height - 5} textAnchor="middle" fontSize="11" fill="var(--color-faint)">
-              {(side.length_mm / 1000).toFixed(1)} m{underlay(side, parts)}
+              {show(side.length_mm / 1000, 'run', units)}
+              {underlay(side, parts)}
             </text>
           </g>
         );

@@ -3,7 +3,9 @@ import { Link } from 'react-router';
 import { useDocuments, useMaterials, useProjectId } from '../../api/hooks';
 import type { Building, Control, DerivedBuilding } from '../../api/types';
 import { jointName } from '../../building/names';
+import { show } from '../../quantity/show';
 import { THREADS } from '../../ui/threads';
+import { useUnits } from '../../ui/units';
 import { BY, KINDS, STATES } from '../../building/words';
 
 type Connection = NonNullable<Building['connections']>[number];
@@ -39,6 +41,7 @@ function isOf({ joint }: Connection, of: Of): boolean {
 /** What hands each layer over, at one joint or at all of a kind; the joints of that kind, each with its four states. */
 export function Deciding({ building, derived, kind, joint, choose, mayEdit, change, name, walked }: Props) {
   const project = useProjectId();
+  const { units } = useUnits();
   const documents = useDocuments().data;
   const materials = useMaterials().data;
   const [pair, setPair] = useState('');
@@ -89,8 +92,12 @@ export function Deciding({ building, derived, kind, joint, choose, mayEdit, chan
       )}
       <p className="pb-2 text-[12px] text-faint">
         {one
-          ? `${one.length_m.toFixed(1)} m: ${jointName(one, name)}`
-          : `all ${meant.length}, ${meant.reduce((sum, j) => sum + j.length_m, 0).toFixed(1)} m, but where one says otherwise`}
+          ? `${show(one.length_m, 'run', units)}: ${jointName(one, name)}`
+          : `all ${meant.length}, ${show(
+              meant.reduce((sum, j) => sum + j.length_m, 0),
+              'run',
+              units,
+            )}, but where one says otherwise`}
       </p>
       {joint === null && pairs.length > 1 && (
         <label className="flex items-baseline justify-between gap-2 pb-2">
@@ -183,7 +190,7 @@ export function Deciding({ building, derived, kind, joint, choose, mayEdit, chan
             >
               <span className="min-w-0">{jointName(j, name)}</span>
               <span className="whitespace-nowrap">
-                {j.length_m.toFixed(1)} m{' '}
+                {show(j.length_m, 'run', units)}{' '}
                 {THREADS.map((t) => (
                   <span key={t.control} className={STATES[j.threads[t.control]].colour}>
                     {t.letter}

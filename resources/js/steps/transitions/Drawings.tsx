@@ -4,8 +4,10 @@ import type { Building, DerivedBuilding } from '../../api/types';
 import { KINDS } from '../../building/words';
 import { CutDrawing } from '../../drawing/building/CutDrawing';
 import { Elevation } from '../../drawing/building/Elevation';
+import { show } from '../../quantity/show';
 import { useKeys } from '../../ui/keys';
 import { useThread } from '../../ui/threads';
+import { useUnits } from '../../ui/units';
 import { Plan } from './Plan';
 
 type Joint = DerivedBuilding['joints'][number];
@@ -23,6 +25,7 @@ interface Props {
 /** The building drawn: on plan, its sides unrolled, and the sections that between them show every kind of joint. */
 export function Drawings({ building, derived, chosen, choose, called, mayEdit, change }: Props) {
   const { thread } = useThread();
+  const { units } = useUnits();
   const documents = useDocuments().data;
   const materials = new Map(useMaterials().data?.map((m) => [m.id, m.family ?? '']));
   const cuts = derived?.cuts ?? [];
@@ -70,8 +73,11 @@ export function Drawings({ building, derived, chosen, choose, called, mayEdit, c
         {tab(at === 'plan', 'plan', 'p', () => setView('plan'))}
         {derived && tab(at === 'sides', 'sides', 'e', () => setView('sides'))}
         {cuts.map((c, i) =>
-          tab(at === i, c.by === 'plan' ? `loop at ${c.level_mm ?? 0}` : `section ${i + 1}`, i === 0 ? 's' : '', () =>
-            setView(i),
+          tab(
+            at === i,
+            c.by === 'plan' ? `loop at ${show(c.level_mm ?? 0, 'length', units)}` : `section ${i + 1}`,
+            i === 0 ? 's' : '',
+            () => setView(i),
           ),
         )}
         {cut && shows >= 0 && tab(near && here, 'near', 'z', () => setNear(!near))}
@@ -89,7 +95,7 @@ export function Drawings({ building, derived, chosen, choose, called, mayEdit, c
         derived &&
         building.blocks
           .filter((block) => derived.elevations.some((side) => side.block === block.id))
-          .map((block) => <Elevation key={block.id} {...{ derived, ...drawn }} block={block.id} />)}
+          .map((block) => <Elevation key={block.id} {...{ derived, ...drawn }} block={block.id} units={units} />)}
       {cut && derived && <CutDrawing {...{ cut, derived, assemblies, family, near, ...drawn }} />}
     </section>
   );

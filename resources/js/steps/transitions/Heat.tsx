@@ -12,19 +12,19 @@ export function Heat({ heat }: { heat: DerivedBuilding['heat'] }) {
     <section className="border-t border-hair py-2" data-heat>
       <h2 className="font-bold">U over all of it {show(heat.u_w_m2k, 'u', units)}</h2>
       <p>
-        {heat.loss_w_k.toFixed(0)} W/K, {heat.loss_w_k > 0 ? Math.round((100 * all) / heat.loss_w_k) : 0} % of it at
-        joints:
+        {show(heat.loss_w_k, 'loss', units)}, {heat.loss_w_k > 0 ? Math.round((100 * all) / heat.loss_w_k) : 0} % of it
+        at joints:
       </p>
       <ul className="text-[12px]">
         {joints.map(([kind, loss]) => (
           <li key={kind} className="flex justify-between">
             <span>{KINDS[kind as keyof typeof KINDS]}</span>
-            <span>{loss.toFixed(1)} W/K</span>
+            <span>{show(loss, 'loss', units)}</span>
           </li>
         ))}
       </ul>
       {heat.unknown_m2 > 0 && (
-        <p className="text-caution">{heat.unknown_m2.toFixed(1)} m² are of no assembly, and not in it.</p>
+        <p className="text-caution">{show(heat.unknown_m2, 'area', units)} are of no assembly, and not in it.</p>
       )}
       <p className="text-[11px] text-faint">
         An estimate: joints by class, what is unheated or in the ground counted as outside.

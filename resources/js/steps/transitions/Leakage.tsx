@@ -2,6 +2,8 @@ import { Link } from 'react-router';
 import { useProjectId } from '../../api/hooks';
 import type { DerivedBuilding } from '../../api/types';
 import { KINDS } from '../../building/words';
+import { show } from '../../quantity/show';
+import { useUnits } from '../../ui/units';
 
 interface Props {
   leakage: DerivedBuilding['leakage'];
@@ -12,6 +14,7 @@ interface Props {
 /** What the target leaves to leak, beside an estimate of what would, and the joints that decide it. */
 export function Leakage({ leakage, choose, where }: Props) {
   const project = useProjectId();
+  const { units } = useUnits();
   const joints = Object.entries(leakage.joints_l_s)
     .sort((a, b) => b[1] - a[1])
     .slice(0, 6);
@@ -21,7 +24,7 @@ export function Leakage({ leakage, choose, where }: Props) {
     <section className="border-t border-hair py-2" data-leakage>
       <h2 className="font-bold">Air leakage, an estimate</h2>
       <p className={over ? 'text-caution' : ''}>
-        {leakage.estimate_l_s.toFixed(0)} L/s at {leakage.pressure_pa} Pa
+        {show(leakage.estimate_l_s, 'flow', units)} at {leakage.pressure_pa} Pa
         {leakage.allowed_l_s === null ? (
           <>
             ; no target is set in the{' '}
@@ -30,19 +33,19 @@ export function Leakage({ leakage, choose, where }: Props) {
             </Link>
           </>
         ) : (
-          `, and the target leaves ${leakage.allowed_l_s.toFixed(0)}`
+          `, and the target leaves ${show(leakage.allowed_l_s, 'flow', units)}`
         )}
         .
       </p>
       <ul className="text-[12px]">
         <li className="flex justify-between">
           <span>through parts and units</span>
-          <span>{parts.toFixed(0)} L/s</span>
+          <span>{show(parts, 'flow', units)}</span>
         </li>
         {joints.map(([kind, flow]) => (
           <li key={kind} className="flex justify-between">
             <span>{KINDS[kind as keyof typeof KINDS]}</span>
-            <span>{flow.toFixed(1)} L/s</span>
+            <span>{show(flow, 'flow', units)}</span>
           </li>
         ))}
       </ul>

@@ -26,6 +26,7 @@ type Proposal = DerivedBuilding['proposals'][number];
 /** What has to be drawn, built and agreed before the work, and what runs behind the cladding. */
 export function Lists(props: Props) {
   const { derived, choose, name } = props;
+  const { units } = useUnits();
   return (
     <div className="pt-3 text-[12px]" data-lists>
       <Undetailed {...props} />
@@ -55,7 +56,7 @@ export function Lists(props: Props) {
         </ul>
       </Part>
       <Part title="For the meeting before the work" count={derived.to_settle.length} of="meeting">
-        <Settle rows={derived.to_settle} />
+        <Settle rows={derived.to_settle} units={units} />
       </Part>
       <Part title="Framed before the walls are closed" count={derived.framer.length} of="framer">
         <ul>
@@ -175,7 +176,7 @@ function Undetailed({ building, derived, mayEdit, change }: Props) {
           >
             <span>
               <b>{KINDS[row.kind]}</b> {row.between.filter((b) => b !== '').join(' and ')}: {row.count},{' '}
-              {row.length_m.toFixed(1)} m
+              {show(row.length_m, 'run', units)}
               {proposal && proposal.folded.length > 0 && (
                 <span className="text-faint">
                   {' '}

@@ -1,5 +1,7 @@
 import type { DerivedBuilding } from '../../api/types';
+import { show } from '../../quantity/show';
 import { THREADS } from '../../ui/threads';
+import { useUnits } from '../../ui/units';
 import { KINDS, STATES, worstOf } from '../../building/words';
 
 interface Props {
@@ -10,6 +12,7 @@ interface Props {
 
 /** Kinds of joints against the four threads: the worst state of each, and over how many metres. */
 export function Matrix({ derived, chosen, choose }: Props) {
+  const { units } = useUnits();
   const kinds = [...new Set(derived.joints.map((j) => j.kind))];
   return (
     <table className="w-full border-collapse text-[12px]" data-matrix>
@@ -17,7 +20,7 @@ export function Matrix({ derived, chosen, choose }: Props) {
         <tr className="border-b border-ink text-left">
           <th>Where parts meet</th>
           <th className="text-right">joints</th>
-          <th className="pr-4 text-right">m</th>
+          <th className="pr-4 text-right">long</th>
           {THREADS.map((t) => (
             <th key={t.control} className="w-[7.5rem]">
               {t.letter} {t.name}
@@ -36,7 +39,13 @@ export function Matrix({ derived, chosen, choose }: Props) {
                 </button>
               </th>
               <td className="text-right">{joints.length}</td>
-              <td className="pr-4 text-right">{joints.reduce((sum, j) => sum + j.length_m, 0).toFixed(1)}</td>
+              <td className="pr-4 text-right">
+                {show(
+                  joints.reduce((sum, j) => sum + j.length_m, 0),
+                  'run',
+                  units,
+                )}
+              </td>
               {THREADS.map((t) => {
                 const worst = worstOf(joints.map((j) => j.threads[t.control]));
                 const here = joints.filter((j) => j.threads[t.control] === worst);

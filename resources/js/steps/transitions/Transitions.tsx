@@ -8,6 +8,7 @@ import { address } from '../../api/paths';
 import type { Building, DerivedBuilding, Doc } from '../../api/types';
 import { jointName, partName } from '../../building/names';
 import { KINDS } from '../../building/words';
+import { show } from '../../quantity/show';
 import { BrokenDocument } from '../../ui/BrokenDocument';
 import { FindingList } from '../../ui/FindingList';
 import { Frame } from '../../ui/Frame';
@@ -174,8 +175,9 @@ function Round({ doc, mayEdit }: { doc: Doc<Building>; mayEdit: boolean }) {
             <>
               {derived && (
                 <p className="pb-2">
-                  <b>{derived.envelope_m2.toFixed(1)} m²</b> of envelope round <b>{derived.volume_m3.toFixed(1)} m³</b>,{' '}
-                  {derived.parts.length} parts, {derived.joints.length} joints.
+                  <b>{show(derived.envelope_m2, 'area', units)}</b> of envelope round{' '}
+                  <b>{show(derived.volume_m3, 'volume', units)}</b>, {derived.parts.length} parts,{' '}
+                  {derived.joints.length} joints.
                 </p>
               )}
               {derived && <Done done={derived.done} />}
