@@ -110,7 +110,7 @@ export function Building({ sheet }: { sheet: Sheet }) {
             derived={building}
             family={(id) => families.get(id) ?? ''}
             thread={null}
-            size={{ width: 780, height: 300 }}
+            height={300}
           />
           <figcaption className="text-[8pt] text-faint">
             {cut.by === 'plan' ? `Loop at ${show(cut.level_mm ?? 0, 'length', sheet.units)}` : `Section ${i + 1}`}:{' '}

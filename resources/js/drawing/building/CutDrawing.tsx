@@ -1,7 +1,9 @@
+import { useRef } from 'react';
 import type { Assembly, Control, DerivedBuilding } from '../../api/types';
 import { STATES, worstOf, type State } from '../../building/words';
 import { THREADS } from '../../ui/threads';
 import { Hatch } from '../Hatch';
+import { useDrawnWidth } from '../useDrawnWidth';
 import { carriedAt, laid, type LaidLayer } from './layers';
 
 type Cut = DerivedBuilding['cuts'][number];
@@ -24,7 +26,8 @@ interface Props {
   near?: boolean;
   choose?: ((joint: string) => void) | undefined;
   called: (joint: Joint) => string;
-  size?: { width: number; height: number };
+  /** px, where it is as wide as usual */
+  height?: number;
 }
 
 /** The envelope cut through: assemblies to scale, the four threads through them, a gap wherever one breaks. */
@@ -38,13 +41,18 @@ export function CutDrawing({
   near = false,
   choose,
   called,
-  size = { width: 780, height: 330 },
+  height = 330,
 }: Props) {
+  const svg = useRef<SVGSVGElement>(null);
+  const width = useDrawnWidth(svg, 780, 380);
   const parts = new Map(derived.parts.map((p) => [p.id, p]));
   const joints = new Map(derived.joints.map((j) => [j.id, j]));
   const layersOf = (line: Line): LaidLayer[] => laid(assemblies.get(parts.get(line.part)?.assembly ?? ''), family);
   const target = near ? cut.joints.find((j) => j.joint === chosen) : undefined;
   const view = target ? around(pair(target.at_mm)) : whole(cut, layersOf);
+  // No higher than what is drawn needs, where the paper is narrow.
+  const needed = ((view.top - view.foot) / (view.right - view.left)) * width;
+  const size = { width, height: Math.max(120, Math.min(height, needed)) };
   const k = Math.min(size.width / (view.right - view.left), size.height / (view.top - view.foot));
   const [midX, midY] = [(view.left + view.right) / 2, (view.foot + view.top) / 2];
   const px = ([a, b]: At): At => [size.width / 2 + (a - midX) * k, size.height / 2 - (b - midY) * k];
@@ -52,6 +60,7 @@ export function CutDrawing({
   const shown = THREADS.filter((t) => thread === null || t.control === thread);
   return (
     <svg
+      ref={svg}
       viewBox={`0 0 ${size.width} ${size.height}`}
       className="block w-full"
       role="group"

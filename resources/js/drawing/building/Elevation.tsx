@@ -1,7 +1,9 @@
+import { useRef } from 'react';
 import type { Control, DerivedBuilding, Units } from '../../api/types';
 import { show } from '../../quantity/show';
 import { worstOf, type State } from '../../building/words';
 import { THREADS } from '../../ui/threads';
+import { useDrawnWidth } from '../useDrawnWidth';
 import { JointMark } from './CutDrawing';
 
 type Side = DerivedBuilding['elevations'][number];
@@ -16,7 +18,6 @@ interface Props {
   choose?: ((joint: string) => void) | undefined;
   called: (joint: Joint) => string;
   units: Units;
-  width?: number;
 }
 
 const APART = 14;
@@ -29,7 +30,9 @@ const COLOURS: Record<State, string> = {
 };
 
 /** The sides of a block laid flat side by side, as they are walked: parts, openings, what every joint hands over. */
-export function Elevation({ derived, block, thread, chosen = null, choose, called, units, width = 780 }: Props) {
+export function Elevation({ derived, block, thread, chosen = null, choose, called, units }: Props) {
+  const svg = useRef<SVGSVGElement>(null);
+  const width = useDrawnWidth(svg, 780, 380);
   const sides = derived.elevations.filter((side) => side.block === block);
   const parts = new Map(derived.parts.map((p) => [p.id, p]));
   const joints = new Map(derived.joints.map((j) => [j.id, j]));
@@ -51,6 +54,7 @@ export function Elevation({ derived, block, thread, chosen = null, choose, calle
   });
   return (
     <svg
+      ref={svg}
       viewBox={`0 0 ${width} ${height}`}
       className="block w-full"
       role="group"

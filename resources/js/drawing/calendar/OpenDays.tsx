@@ -1,6 +1,7 @@
 import { useRef, useState, type PointerEvent } from 'react';
 import type { DerivedCalendar, Plan } from '../../api/types';
 import { dayOf, mondays, spoken } from '../../plan/days';
+import { useDrawnWidth } from '../useDrawnWidth';
 
 interface Props {
   plan: Plan;
@@ -11,7 +12,7 @@ interface Props {
   move?: ((task: string, day: number) => void) | undefined;
 }
 
-const SIZE = { width: 780, left: 100, right: 14, head: 34, row: 21, gap: 22 };
+const SIZE = { usual: 780, left: 100, right: 14, head: 34, row: 21, gap: 22 };
 
 type Shown = DerivedCalendar['tasks'][number] & { task: NonNullable<Plan['tasks']>[number]; done: boolean };
 
@@ -21,6 +22,7 @@ type Shown = DerivedCalendar['tasks'][number] & { task: NonNullable<Plan['tasks'
  */
 export function OpenDays({ plan, calendar, chosen = null, choose, move }: Props) {
   const svg = useRef<SVGSVGElement>(null);
+  const width = useDrawnWidth(svg, SIZE.usual, 380);
   const drag = useRef<{ task: string; x: number; from: number } | null>(null);
   const [moved, setMoved] = useState<{ task: string; by: number } | null>(null);
   const tasks = new Map((plan.tasks ?? []).map((t) => [t.id, t]));
@@ -31,13 +33,14 @@ export function OpenDays({ plan, calendar, chosen = null, choose, move }: Props)
   });
   const first = Math.min(dayOf(plan.start), ...shown.map((t) => dayOf(t.from)));
   const last = Math.max(first + 13, ...shown.map((t) => dayOf(t.to) + 3), plan.today ? dayOf(plan.today) + 3 : first);
-  const perDay = (SIZE.width - SIZE.left - SIZE.right) / (last - first + 1);
+  const perDay = (width - SIZE.left - SIZE.right) / (last - first + 1);
   const x = (day: number) => SIZE.left + (day - first) * perDay;
   const clocks = new Map(calendar.clocks.map((c) => [c.task, c]));
   const areas = [...new Set(shown.map((t) => t.task.area ?? ''))];
   let y = SIZE.head;
   /** A name that would run off the paper stands before its bar. */
-  const near = (day: number, title: string) => x(day) + 12 + title.length * 5.6 > SIZE.width;
+  const near = (day: number, title: string) =>
+    x(day) + 12 + title.length * 5.6 > width && x(day) - 12 - title.length * 5.6 > 0;
   const groups = areas.map((area) => {
     const rows = shown
       .filter((t) => (t.task.area ?? '') === area)
@@ -49,7 +52,7 @@ export function OpenDays({ plan, calendar, chosen = null, choose, move }: Props)
   const height = y + 4;
   const days = (event: PointerEvent) => {
     const box = svg.current?.getBoundingClientRect();
-    return box && drag.current ? Math.round(((event.clientX - drag.current.x) * SIZE.width) / box.width / perDay) : 0;
+    return box && drag.current ? Math.round(((event.clientX - drag.current.x) * width) / box.width / perDay) : 0;
   };
   const drop = (event: PointerEvent) => {
     const held = drag.current;
@@ -61,7 +64,7 @@ export function OpenDays({ plan, calendar, chosen = null, choose, move }: Props)
   return (
     <svg
       ref={svg}
-      viewBox={`0 0 ${SIZE.width} ${height}`}
+      viewBox={`0 0 ${width} ${height}`}
       className="block w-full touch-pan-y"
       role="group"
       aria-label="What stands open, day by day"
@@ -72,10 +75,10 @@ export function OpenDays({ plan, calendar, chosen = null, choose, move }: Props)
       onPointerUp={drop}
       onPointerLeave={drop}
     >
-      {mondays(first, last, 11).map((day) => (
+      {mondays(first, last, Math.floor(width / 70)).map((day) => (
         <g key={day}>
           <path d={`M${x(day)} 20V${height}`} stroke="var(--color-hair)" />
-          {x(day) < SIZE.width - 44 && (
+          {x(day) < width - 44 && (
             <text x={x(day) + 3} y="16" fontSize="11" fill="var(--color-faint)">
               {spoken(day)}
             </text>
@@ -125,7 +128,7 @@ export function OpenDays({ plan, calendar, chosen = null, choose, move }: Props)
                 <rect
                   x={x(from)}
                   y={top}
-                  width={Math.max(2, SIZE.width - SIZE.right - x(from))}
+                  width={Math.max(2, width - SIZE.right - x(from))}
                   height={SIZE.row}
                   fill={row.done ? 'var(--color-board)' : '#fff'}
                   stroke="var(--color-ink)"
@@ -168,7 +171,7 @@ export function OpenDays({ plan, calendar, chosen = null, choose, move }: Props)
               </g>
             );
           })}
-          <path d={`M${SIZE.left} ${foot}H${SIZE.width - SIZE.right}`} stroke="var(--color-ink)" strokeWidth="1.4" />
+          <path d={`M${SIZE.left} ${foot}H${width - SIZE.right}`} stroke="var(--color-ink)" strokeWidth="1.4" />
         </g>
       ))}
       {plan.today !== undefined && (

@@ -238,7 +238,7 @@ function Days({ doc, mayEdit }: { doc: Doc<Plan>; mayEdit: boolean }) {
               <th>area</th>
               <th className="text-right">days</th>
               <th className="pl-4">from</th>
-              <th>to</th>
+              <th className="pl-2">to</th>
               <th className="text-right">may slip</th>
             </tr>
           </thead>
@@ -259,10 +259,12 @@ function Days({ doc, mayEdit }: { doc: Doc<Plan>; mayEdit: boolean }) {
                   </th>
                   <td>{t.area ?? ''}</td>
                   <td className="text-right">{t.days}</td>
-                  <td className="pl-4" data-from={row?.from}>
+                  <td className="pl-4 whitespace-nowrap max-sm:pl-2" data-from={row?.from}>
                     {row ? spoken(dayOf(row.from)) : ''}
                   </td>
-                  <td data-to={row?.to}>{row ? spoken(dayOf(row.to)) : ''}</td>
+                  <td className="pl-2 whitespace-nowrap" data-to={row?.to}>
+                    {row ? spoken(dayOf(row.to)) : ''}
+                  </td>
                   <td className="text-right">
                     {(plan.done ?? []).some((d) => d.task === t.id && d.to !== undefined)
                       ? 'done'

@@ -22,7 +22,7 @@ export function Matrix({ derived, chosen, choose }: Props) {
           <th className="text-right">joints</th>
           <th className="pr-4 text-right">long</th>
           {THREADS.map((t) => (
-            <th key={t.control} className="w-[7.5rem]">
+            <th key={t.control} className="w-[7.5rem] max-sm:w-auto">
               {t.letter} {t.name}
             </th>
           ))}
@@ -38,8 +38,8 @@ export function Matrix({ derived, chosen, choose }: Props) {
                   {KINDS[kind]}
                 </button>
               </th>
-              <td className="text-right">{joints.length}</td>
-              <td className="pr-4 text-right">
+              <td className="px-1 text-right">{joints.length}</td>
+              <td className="pr-4 text-right whitespace-nowrap max-sm:pr-1">
                 {show(
                   joints.reduce((sum, j) => sum + j.length_m, 0),
                   'run',
