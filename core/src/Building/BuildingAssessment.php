@@ -175,7 +175,11 @@ final readonly class BuildingAssessment
                 fn (array $thin): Finding => self::finding(
                     'building.thin',
                     Severity::Caution,
-                    ['part' => $thin['part'], 'beside' => $thin['beside'], 'share_pct' => 100 * $thin['share']],
+                    [
+                        'part' => $this->partName($thin['part']),
+                        'beside' => $this->partName($thin['beside']),
+                        'share_pct' => 100 * $thin['share'],
+                    ],
                     "$thin[part] $thin[beside]",
                 ),
                 $this->thin,
@@ -194,7 +198,7 @@ final readonly class BuildingAssessment
                 $findings[] = self::finding(
                     $part->assembly === null ? 'building.no-assembly' : 'building.no-such-assembly',
                     Severity::Fail,
-                    ['part' => $part->id, 'assembly' => $part->assembly ?? '', 'area_m2' => round($part->gross, 2)],
+                    ['part' => $part->name(), 'assembly' => $part->assembly ?? '', 'area_m2' => round($part->gross, 2)],
                     $part->id,
                 );
             }
@@ -217,7 +221,7 @@ final readonly class BuildingAssessment
                         'control' => $control->value,
                         'count' => count($breaks),
                         'over_m' => $this->threads->metres($control, ThreadState::Broken),
-                        'joint' => str_replace('|', ' and ', explode(':', $breaks[0]['joint'], 2)[1] ?? ''),
+                        'joint' => $this->named($breaks[0]['joint']),
                         'why' => $breaks[0]['why'],
                     ],
                     $control->value,
@@ -236,7 +240,7 @@ final readonly class BuildingAssessment
                 fn (DrainedFace $face): Finding => self::finding(
                     'building.onto-solid',
                     Severity::Caution,
-                    ['part' => $face->part],
+                    ['part' => $this->partName($face->part)],
                     $face->part,
                 ),
                 array_filter($this->drained, fn (DrainedFace $face): bool => $face->why === DrainedWhy::OntoSolid),
@@ -260,6 +264,25 @@ final readonly class BuildingAssessment
                 'leakage',
             ),
         ];
+    }
+
+    /** The parts that meet at a joint, as they are called. */
+    private function named(string $id): string
+    {
+        $names = [];
+        foreach ($this->envelope->joints as $joint) {
+            if ($joint->id === $id) {
+                $names = array_map($this->partName(...), $joint->parts);
+            }
+        }
+
+        return implode(' and ', array_unique($names));
+    }
+
+    /** A thing that goes through is no part: it is called by its detail. */
+    private function partName(string $id): string
+    {
+        return ($this->envelope->parts[$id] ?? null)?->name() ?? $id;
     }
 
     /** @return list<Finding> connections that speak of no joint there is */

@@ -62,11 +62,39 @@ final readonly class Part
         return $this->kind === $other->kind && $this->faces === $other->faces && $this->assembly === $other->assembly;
     }
 
+    /**
+     * What it is called where people read it: `hall side 2 towards porch`, `hall roof`; an opening by the id of its
+     * detail.
+     */
+    public function name(): string
+    {
+        if ($this->kind === PartKind::Opening) {
+            return $this->detail ?? $this->id;
+        }
+        [$own, $beside] = [...explode('@', $this->id, 2), ''];
+        $number = substr((string) strrchr($own, '.'), 1);
+        $name = match ($this->kind) {
+            PartKind::Wall => "$this->block side $number",
+            PartKind::FoundationWall => "$this->block foundation, side $number",
+            default => $this->block.' '.$this->kind->value.(is_numeric($number) ? " $number" : ''),
+        };
+        foreach (explode('@', $beside) as $what) {
+            $name .= match (true) {
+                $what === '' => '',
+                str_starts_with($what, 'stretch-') => ', '.substr($what, strlen('stretch-')),
+                default => " towards $what",
+            };
+        }
+
+        return $name;
+    }
+
     /** @return array<string, mixed> as `apron-assessment/1` has it */
     public function toArray(): array
     {
         return [
             'id' => $this->id,
+            'name' => $this->name(),
             'kind' => $this->kind->value,
             'faces' => $this->faces->value,
             'assembly' => $this->assembly,

@@ -1815,6 +1815,8 @@ export interface components {
                     net_m2: number;
                     /** @description controls that it has a layer for, a unit all of them */
                     carries: ("water" | "air" | "vapour" | "heat")[];
+                    /** @description as people call it; an opening by the id of its detail */
+                    name: string;
                 }[];
                 joints: {
                     id: string;

@@ -2,29 +2,10 @@ import type { DerivedBuilding } from '../api/types';
 
 type Part = DerivedBuilding['parts'][number];
 
-const KINDS: Record<Part['kind'], string> = {
-  wall: 'side',
-  'foundation-wall': 'foundation, side',
-  roof: 'roof',
-  slab: 'slab',
-  soffit: 'soffit',
-  floor: 'floor',
-  opening: '',
-};
-
-/** What a part is called where people read it: `hall side 2`, `hall roof`, the title of an opening. */
+/** What a part is called: an opening, and what goes through, by the title of its detail. */
 export function partName(id: string, part: Part | undefined, titles: Map<string, string>): string {
-  const [block = '', , last = ''] = id.split('.');
-  if (!part) return titles.get(id) ?? id;
-  if (part.kind === 'opening') {
-    const detail = last.split('#')[0] ?? '';
-    return titles.get(detail) ?? detail;
-  }
-  const [edge = '', ...more] = last.split('@');
-  const of = [block, KINDS[part.kind], edge].filter((word) => word !== '').join(' ');
-  const beside = more.concat(id.includes('@') && more.length === 0 ? [id.split('@')[1] ?? ''] : []);
-  const said = beside.map((what) => (what.startsWith('stretch-') ? `, ${what.slice(8)}` : ` towards ${what}`));
-  return (id.includes('.roof@') || id.includes('.floor@') ? `${block} ${KINDS[part.kind]}` : of) + said.join('');
+  const name = part?.name ?? id;
+  return !part || part.kind === 'opening' ? (titles.get(name) ?? name) : name;
 }
 
 /** Where a joint is: the parts that meet, each named once. */

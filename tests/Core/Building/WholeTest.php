@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 use Apron\Brief\AirTarget;
 use Apron\Brief\AirTargetUnit;
+use Apron\Building\Faces;
+use Apron\Building\Part;
+use Apron\Building\PartKind;
 use Apron\Json\FileRefused;
 use Apron\Project\Assessment;
 use Apron\Project\ProjectFormat;
@@ -228,3 +231,19 @@ it('counts what the framer prepares as often as it is built', function () {
     // The second window stands nowhere: nobody frames it.
     expect($opening)->toHaveCount(1)->and([$opening[0]['for'], $opening[0]['times']])->toBe([['o1'], 3]);
 });
+
+it('calls each part as people do', function (string $id, PartKind $kind, string $called) {
+    $part = new Part($id, $kind, Faces::Outside, null, 'hall', 1.0, 1.0, null, $kind === PartKind::Opening ? 'o1' : null);
+    expect($part->name())->toBe($called);
+})->with([
+    ['hall.wall.2', PartKind::Wall, 'hall side 2'],
+    ['hall.wall.1@porch', PartKind::Wall, 'hall side 1 towards porch'],
+    ['hall.wall.0@stretch-w3', PartKind::Wall, 'hall side 0, w3'],
+    ['hall.wall.0@porch@stretch-w3', PartKind::Wall, 'hall side 0 towards porch, w3'],
+    ['hall.foundation.0', PartKind::FoundationWall, 'hall foundation, side 0'],
+    ['hall.roof', PartKind::Roof, 'hall roof'],
+    ['hall.roof.2', PartKind::Roof, 'hall roof 2'],
+    ['hall.roof@canopy', PartKind::Roof, 'hall roof towards canopy'],
+    ['hall.floor@garage', PartKind::Floor, 'hall floor towards garage'],
+    ['hall.opening.o1#2', PartKind::Opening, 'o1'],
+]);
