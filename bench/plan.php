@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-// Plans of many tasks: read, scheduled forward and back, their clocks. Beside it, so that machines can be told apart, the
-// same number of dates put through PHP's own calendar.
+// Plans of many tasks: scheduled forward and back, their clocks. Beside it, so that machines can be told apart, the same
+// number of dates put through PHP's own calendar.
 
 use Apron\Plan\Clocks;
 use Apron\Plan\Day;
@@ -21,7 +21,8 @@ foreach ([250, 500, 1000, 2000, 4000] as $count) {
     for ($i = 0; $i < $count; $i++) {
         $after = [];
         for ($j = mt_rand(0, min(3, $i)); $j > 0; $j--) {
-            $after[] = new Wait('t'.mt_rand(max(0, $i - 40), $i - 1), mt_rand(0, 4) === 0, [0.0, 12.0, 24.0][mt_rand(0, 2)]);
+            $hours = [0.0, 12.0, 24.0][mt_rand(0, 2)];
+            $after[] = new Wait('t'.mt_rand(max(0, $i - 40), $i - 1), mt_rand(0, 4) === 0, $hours);
         }
         $product = mt_rand(0, 2) === 0 ? 'film' : null;
         $covers = $i > 0 && mt_rand(0, 1) === 1 ? ['t'.($i - 1)] : [];

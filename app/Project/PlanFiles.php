@@ -66,7 +66,7 @@ final readonly class PlanFiles
         $event->add('DTEND', str_replace('-', '', Day::written($to + 1)), ['VALUE' => 'DATE']);
     }
 
-    /** With a byte order mark, so that a sheet reads it as UTF-8; a text that a sheet would reckon begins with a quote. */
+    /** With a byte order mark, so that a sheet reads it as UTF-8; a text that it would reckon begins with a quote. */
     public function csv(): string
     {
         $out = fopen('php://temp', 'r+') ?: throw new \RuntimeException('no memory to write to');

@@ -99,7 +99,13 @@ final class Proposed
             (int) ceil($count / (RuleFigures::of('plan')->cell('openings_day', $what, 'rate') ?? 1.0)),
         );
         $id = fn (string $what): string => "$block.$assembly->id.$what";
-        $this->tasks[] = new Task($id('dressed'), "Openings dressed, $block", $days('dressed'), [new Wait($plane)], $area);
+        $this->tasks[] = new Task(
+            $id('dressed'),
+            "Openings dressed, $block",
+            $days('dressed'),
+            [new Wait($plane)],
+            $area,
+        );
         $this->tasks[] = new Task(
             $id('seen'),
             "Pans seen, $block",

@@ -233,7 +233,8 @@ it('counts what the framer prepares as often as it is built', function () {
 });
 
 it('calls each part as people do', function (string $id, PartKind $kind, string $called) {
-    $part = new Part($id, $kind, Faces::Outside, null, 'hall', 1.0, 1.0, null, $kind === PartKind::Opening ? 'o1' : null);
+    $detail = $kind === PartKind::Opening ? 'o1' : null;
+    $part = new Part($id, $kind, Faces::Outside, null, 'hall', 1.0, 1.0, null, $detail);
     expect($part->name())->toBe($called);
 })->with([
     ['hall.wall.2', PartKind::Wall, 'hall side 2'],
