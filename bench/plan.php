@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-// Plans of many tasks: scheduled forward and back, their clocks. Beside it, so that machines can be told apart, the same
-// number of dates put through PHP's own calendar.
+// Plans of many tasks: scheduled forward and back, their clocks. Beside it, so that machines can be told apart, as many
+// dates put through PHP's own calendar.
 
 use Apron\Plan\Clocks;
 use Apron\Plan\Day;
