@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { post, wordsOf } from '../../api/client';
 import { createDocument } from '../../api/documents';
-import { useDocuments, useMethods, useProjectId } from '../../api/hooks';
+import { useDocuments, useMethods, useOthers, useProjectId } from '../../api/hooks';
 import { address } from '../../api/paths';
 import type { Building, DerivedBuilding, ScheduledOpening } from '../../api/types';
 import { DRAINED, KINDS } from '../../building/words';
@@ -27,6 +27,7 @@ type Proposal = DerivedBuilding['proposals'][number];
 export function Lists(props: Props) {
   const { derived, choose, name } = props;
   const { units } = useUnits();
+  const temporary = useOthers().data?.temporary ?? [];
   return (
     <div className="pt-3 text-[12px]" data-lists>
       <Undetailed {...props} />
@@ -67,6 +68,23 @@ export function Lists(props: Props) {
                 {row.title}
               </b>{' '}
               <span className="text-faint">{row.for.join('; ')}</span>
+            </li>
+          ))}
+        </ul>
+      </Part>
+      <Part title="Through the plane for a while" count={temporary.length} of="temporary">
+        <ul>
+          {temporary.map((row) => (
+            <li key={row.id} className="flex justify-between gap-3 border-t border-hair py-[2px]">
+              <span>
+                <b>
+                  {row.number} × {row.thing}
+                </b>{' '}
+                {row.title}
+              </span>
+              <span className={row.closed ? 'text-pass' : 'text-caution'}>
+                {row.closed === null ? 'nobody has looked yet' : row.closed ? 'out and closed' : 'not closed'}
+              </span>
             </li>
           ))}
         </ul>
