@@ -10,8 +10,10 @@ use Apron\Budget\TakesTooLong;
 use Apron\Drafting\CannotGenerate;
 use Apron\Json\FileRefused;
 use Apron\Trace\RunsInARing;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** What the core refuses, as answers: what was wrong, where, and what would be right. */
 final class Refusals
@@ -55,6 +57,12 @@ final class Refusals
         );
         $exceptions->render(
             fn (TakesTooLong|RunsInARing $e): JsonResponse => new JsonResponse(['message' => $e->getMessage()], 422),
+        );
+        // An address of something that is gone, or never was: without the names of tables.
+        $exceptions->render(
+            fn (NotFoundHttpException $e): ?JsonResponse => $e->getPrevious() instanceof ModelNotFoundException
+                ? new JsonResponse(['message' => 'There is nothing at this address: it was removed, or never was.'], 404)
+                : null,
         );
     }
 

@@ -89,3 +89,12 @@ it('answers under its own names only', function () {
     config(['apron.hosts' => ['apron.practice.example']]);
     $this->get('http://apron.practice.example/sign-in')->assertOk();
 });
+
+it('says of an address that nothing is there, and nothing of how things are kept', function () {
+    [, $consultant] = practice();
+    $this->actingAs($consultant);
+    foreach (['projects/01m8k00000000000000000000z', 'projects/%7B%22x%22:1', 'reports/nothing'] as $address) {
+        $said = $this->getJson("/api/$address")->assertNotFound()->json('message');
+        expect($said)->toBe('There is nothing at this address: it was removed, or never was.');
+    }
+});
