@@ -84,6 +84,17 @@ it('draws a building from the walk round it, decides its joints, and says what i
         );
         $browser->until('return /nothing hands air over/.test(document.querySelector("[data-deciding]").textContent)');
         saved($browser);
+        // Taped, but from a layer that is no air layer: said, and taken back.
+        $from = "[aria-label='Layer that hands air over, from']";
+        $browser->surely(
+            fn () => (new WebDriverSelect($browser->see("[aria-label='What hands air over']")))->selectByValue('tape'),
+        );
+        $browser->until('return !/nothing hands air over/.test(document.querySelector("[data-deciding]").textContent)');
+        $browser->surely(fn () => (new WebDriverSelect($browser->see($from)))->selectByValue('l1'));
+        $browser->until('return /the layer l1 does not carry air/.test(document.querySelector("aside").textContent)');
+        $browser->surely(fn () => (new WebDriverSelect($browser->see($from)))->selectByIndex(0));
+        $browser->until('return !/does not carry air/.test(document.querySelector("aside").textContent)');
+        saved($browser);
         $file = json_decode(fetched($browser, "/api/projects/$project/export.json"), true);
         expect($file['building']['blocks'][0]['outline'])
             ->toBe([[0, 0], [12000, 0], [12000, 8000], [0, 8000]])

@@ -70,6 +70,22 @@ export function Deciding({ building, derived, kind, joint, choose, mayEdit, chan
     const empty = next.detail === undefined && next.threads === undefined;
     change({ ...building, connections: empty ? rest : [...rest, next] });
   };
+  /** The layers of both sides, that one may be named where not the one that has the control is meant. */
+  const layers = (one ? sides(one) : (between ?? [])).flatMap((of) =>
+    (documents?.assemblies.find((d) => d.key === of)?.content.layers ?? []).flatMap((layer) =>
+      layer.id === undefined
+        ? []
+        : [{ of, id: layer.id, name: materials?.find((m) => m.id === layer.material)?.name ?? layer.material }],
+    ),
+  );
+  const handOver = (control: Control, end: 'from' | 'to', layer: string) => {
+    const claim = said?.threads?.[control];
+    if (!claim) return;
+    const named = layer === '' ? undefined : layer;
+    const [from, to] = end === 'from' ? [named, claim.to] : [claim.from, named];
+    const next = { by: claim.by, ...(from === undefined ? {} : { from }), ...(to === undefined ? {} : { to }) };
+    decide({ threads: { ...said?.threads, [control]: next } });
+  };
   /** What carries a control on either side. */
   const carriers = (j: Joint, control: Control): string =>
     j.parts
@@ -113,7 +129,7 @@ export function Deciding({ building, derived, kind, joint, choose, mayEdit, chan
         </label>
       )}
       {THREADS.map((t) => (
-        <label key={t.control} className="flex flex-wrap items-baseline justify-between gap-x-2 py-[2px]">
+        <div key={t.control} className="flex flex-wrap items-baseline justify-between gap-x-2 py-[2px]">
           <span className="min-w-0">
             <b>{t.letter}</b> {t.name}
           </span>
@@ -145,7 +161,30 @@ export function Deciding({ building, derived, kind, joint, choose, mayEdit, chan
             </select>
           </span>
           {one && <span className="w-full text-[11px] text-faint">{carriers(one, t.control)}</span>}
-        </label>
+          {(one || between) && said?.threads?.[t.control] && (
+            <span className="flex w-full gap-2 text-[11px]">
+              {(['from', 'to'] as const).map((end) => (
+                <label key={end} className="min-w-0 grow">
+                  {end}{' '}
+                  <select
+                    aria-label={`Layer that hands ${t.name} over, ${end}`}
+                    className="w-[6.5rem]"
+                    disabled={!mayEdit}
+                    value={said.threads?.[t.control]?.[end] ?? ''}
+                    onChange={(e) => handOver(t.control, end, e.target.value)}
+                  >
+                    <option value="">which has it</option>
+                    {layers.map((layer) => (
+                      <option key={`${layer.of} ${layer.id}`} value={layer.id}>
+                        {layer.name}
+                      </option>
+                    ))}
+                  </select>
+                </label>
+              ))}
+            </span>
+          )}
+        </div>
       ))}
       <label className="flex items-baseline justify-between gap-2 py-1">
         detail
