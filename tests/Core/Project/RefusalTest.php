@@ -233,7 +233,7 @@ it('refuses what is no JSON, and names NaN with its line', function (string $jso
 it('answers 0 without a fail and 1 with one, as JSON and as a table', function () {
     $sound = demoFile();
     $sound['assemblies'] = [$sound['assemblies'][0]];
-    unset($sound['site'], $sound['building']);
+    unset($sound['site'], $sound['building'], $sound['plan']);
     expect(apronCheck(json_encode($sound))['code'])->toBe(0)->and(apronCheck(json_encode(demoFile()))['code'])->toBe(1);
     $table = apronCheck(json_encode(demoFile()), false);
     expect($table['code'])->toBe(1)->and($table['out'])->toContain('FAIL')->toContain('not approved');
