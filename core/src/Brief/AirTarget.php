@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace Apron\Brief;
 
+use Apron\Rules\RuleFigures;
+
 /** How tight a building is to be, as targets are set: by its volume, or by the area of its envelope. */
 final readonly class AirTarget
 {
-    /** Flow grows with pressure to this power, where no test has told (ISO 9972 and ASTM E779 take 0.65). */
-    private const EXPONENT = 0.65;
-
     public function __construct(public AirTargetUnit $unit, public float $value)
     {
     }
@@ -21,7 +20,7 @@ final readonly class AirTarget
      */
     public function flowAt75(float $volume, float $area): float
     {
-        $from50 = (75 / 50) ** self::EXPONENT;
+        $from50 = (75 / 50) ** RuleFigures::of('leakage')->figure('flow_exponent');
 
         return match ($this->unit) {
             AirTargetUnit::ChangesAt50 => (($this->value * $volume) / 3.6) * $from50,

@@ -198,7 +198,11 @@ final readonly class BuildingAssessment
                 $findings[] = self::finding(
                     $part->assembly === null ? 'building.no-assembly' : 'building.no-such-assembly',
                     Severity::Fail,
-                    ['part' => $part->name(), 'assembly' => $part->assembly ?? '', 'area_m2' => round($part->gross, 2)],
+                    [
+                        'part' => $part->name(),
+                        'assembly' => $part->assembly ?? '',
+                        'part_area_m2' => round($part->gross, 2),
+                    ],
                     $part->id,
                 );
             }

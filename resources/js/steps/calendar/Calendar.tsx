@@ -9,12 +9,12 @@ import type { Doc, Plan, Task } from '../../api/types';
 import { OpenDays } from '../../drawing/calendar/OpenDays';
 import { behind } from '../../plan/after';
 import { dayOf, spoken, written } from '../../plan/days';
-import { BrokenDocument } from '../../ui/BrokenDocument';
 import { FindingList } from '../../ui/FindingList';
 import { Frame } from '../../ui/Frame';
 import { freeId } from '../../ui/freeId';
 import { useKeys } from '../../ui/keys';
 import { Old } from '../../ui/Old';
+import { OneSheet } from '../../ui/OneSheet';
 import { SaveState } from '../../ui/SaveState';
 import { useUnits } from '../../ui/units';
 import { useDraft } from '../../ui/useDraft';
@@ -24,28 +24,13 @@ import { TaskForm } from './TaskForm';
 
 /** The work against days: what waits for what, how long each product stands in the sun, where work stops to be seen. */
 export default function Calendar() {
-  const documents = useDocuments().data;
-  if (!documents) {
-    return (
-      <Frame sheet="7 Calendar" reckoning={null}>
-        <p className="p-8 text-faint">…</p>
-      </Frame>
-    );
-  }
-  const doc = documents.plan[0];
-  if (doc?.broken != null) {
-    return (
-      <Frame sheet="7 Calendar" reckoning={null}>
-        <BrokenDocument doc={doc} mayEdit={documents.may_edit}>
-          {null}
-        </BrokenDocument>
-      </Frame>
-    );
-  }
-  return doc ? (
-    <Days key={documents.id} doc={doc} mayEdit={documents.may_edit} />
-  ) : (
-    <First mayEdit={documents.may_edit} />
+  return (
+    <OneSheet
+      sheet="7 Calendar"
+      list="plan"
+      first={(mayEdit) => <First mayEdit={mayEdit} />}
+      shown={(doc, mayEdit, project) => <Days key={project} doc={doc} mayEdit={mayEdit} />}
+    />
   );
 }
 

@@ -9,11 +9,11 @@ import type { Building, DerivedBuilding, Doc } from '../../api/types';
 import { jointName, partName } from '../../building/names';
 import { KINDS } from '../../building/words';
 import { show } from '../../quantity/show';
-import { BrokenDocument } from '../../ui/BrokenDocument';
 import { FindingList } from '../../ui/FindingList';
 import { Frame } from '../../ui/Frame';
 import { useKeys } from '../../ui/keys';
 import { Old } from '../../ui/Old';
+import { OneSheet } from '../../ui/OneSheet';
 import { SaveState } from '../../ui/SaveState';
 import { THREADS, useThread } from '../../ui/threads';
 import { useUnits } from '../../ui/units';
@@ -30,28 +30,13 @@ type Joint = DerivedBuilding['joints'][number];
 
 /** The building: its parts and joints from a few entries, and each control layer followed round it. */
 export default function Transitions() {
-  const documents = useDocuments().data;
-  const doc = documents?.building[0];
-  if (!documents) {
-    return (
-      <Frame sheet="4 Transitions" reckoning={null}>
-        <p className="p-8 text-faint">…</p>
-      </Frame>
-    );
-  }
-  if (doc?.broken != null) {
-    return (
-      <Frame sheet="4 Transitions" reckoning={null}>
-        <BrokenDocument doc={doc} mayEdit={documents.may_edit}>
-          {null}
-        </BrokenDocument>
-      </Frame>
-    );
-  }
-  return doc ? (
-    <Round key={documents.id} doc={doc} mayEdit={documents.may_edit} />
-  ) : (
-    <First mayEdit={documents.may_edit} />
+  return (
+    <OneSheet
+      sheet="4 Transitions"
+      list="building"
+      first={(mayEdit) => <First mayEdit={mayEdit} />}
+      shown={(doc, mayEdit, project) => <Round key={project} doc={doc} mayEdit={mayEdit} />}
+    />
   );
 }
 
