@@ -274,7 +274,7 @@ final class KeptAssessment
         $words = new Words($units);
         $rows = $parts = [];
         foreach ($documents as $document) {
-            [$said, $checks, $uses] = $this->said($core, $document, $words);
+            [$said, $checks, $uses, $also] = $this->said($core, $document, $words);
             // Once through JSON, as what is kept comes back.
             $text = json_encode($said, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
             $checking = json_encode($checks, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
@@ -283,7 +283,7 @@ final class KeptAssessment
             $parts["$document->kind/$document->key"] = $part;
             $depends = [];
             $walls = $this->stored->sections->ofKind($document->kind)?->standsOn($document->decoded()) ?? [];
-            foreach ([...$uses, ...array_map(self::wall(...), $walls)] as $id) {
+            foreach ([...$uses, ...array_map(self::wall(...), [...$walls, ...$also])] as $id) {
                 $depends[$id] = $materials[$id] ?? '';
             }
             $rows[] = [
@@ -301,8 +301,8 @@ final class KeptAssessment
     }
 
     /**
-     * @return array{array<string, mixed>, list<AskingCheck>, list<string>} what is kept of one document, its checks,
-     *   and the materials that it was said of
+     * @return array{array<string, mixed>, list<AskingCheck>, list<string>, list<string>} what is kept of one document,
+     *   its checks, the materials that it was said of, and the documents
      */
     private function said(CoreProject $core, Document $document, Words $words): array
     {
@@ -328,7 +328,7 @@ final class KeptAssessment
                 'broken' => $broken->why->getMessage(),
             ];
 
-            return [$said, [], array_map(strval(...), array_keys($core->materials->own))];
+            return [$said, [], array_map(strval(...), array_keys($core->materials->own)), []];
         }
         $told = $section->told($core, $document->key, $words) ?? new Told;
         $checks = array_map(
@@ -348,6 +348,7 @@ final class KeptAssessment
             ],
             $checks,
             $told->materials,
+            $told->documents,
         ];
     }
 

@@ -66,19 +66,15 @@ final readonly class PlanFiles
         $event->add('DTEND', str_replace('-', '', Day::written($to + 1)), ['VALUE' => 'DATE']);
     }
 
-    /** With a byte order mark, so that a sheet reads it as UTF-8; a text that it would reckon begins with a quote. */
     public function csv(): string
     {
-        $out = fopen('php://temp', 'r+') ?: throw new \RuntimeException('no memory to write to');
-        fwrite($out, "\u{FEFF}");
-        $put = fn (array $row): int|false => fputcsv($out, $row, ',', '"', '');
-        $put(['id', 'task', 'area', 'days', 'from', 'to', 'float days', 'critical', 'done', 'hold', 'after']);
+        $csv = new Csv(['id', 'task', 'area', 'days', 'from', 'to', 'float days', 'critical', 'done', 'hold', 'after']);
         foreach ($this->plan->schedule->planned as $id => $planned) {
             $task = $planned->task;
-            $put([
-                self::text((string) $id),
-                self::text($task->title),
-                self::text($task->area ?? ''),
+            $csv->row([
+                (string) $id,
+                $task->title,
+                $task->area ?? '',
                 $task->days,
                 Day::written($planned->from),
                 Day::written($planned->to),
@@ -86,16 +82,10 @@ final readonly class PlanFiles
                 $planned->isCritical() ? 'yes' : '',
                 $planned->isDone ? 'yes' : '',
                 $task->isHold ? 'yes' : '',
-                self::text(implode(' ', array_map(fn ($wait): string => $wait->task, $task->after))),
+                implode(' ', array_map(fn ($wait): string => $wait->task, $task->after)),
             ]);
         }
-        rewind($out);
 
-        return (string) stream_get_contents($out);
-    }
-
-    private static function text(string $text): string
-    {
-        return preg_match('/^[=+\-@\t\r]/', $text) === 1 ? "'$text" : $text;
+        return (string) $csv;
     }
 }

@@ -15,6 +15,7 @@ use Apron\Project\Project as CoreProject;
 use Apron\Project\ProjectFormat;
 use Apron\Project\Section\AcceptancesSection;
 use Apron\Project\Section\AssembliesSection;
+use Apron\Project\Section\BuildingSection;
 use Apron\Project\Section\DetailsSection;
 use Apron\Project\Section\OpeningsSection;
 use Apron\Project\Sections;
@@ -66,8 +67,8 @@ final class StoredProject
     {
         /** @var list<Document> $found */
         $found = [];
-        // A building stands on openings, and those on walls: no deeper.
-        foreach ([1, 2] as $_) {
+        // Quantities stand on a building, that on openings, and those on walls: no deeper.
+        foreach ([1, 2, 3] as $_) {
             $ids = [];
             foreach ($contents as [$kind, $content]) {
                 array_push($ids, ...$this->sections->ofKind($kind)?->standsOn($content) ?? []);
@@ -92,7 +93,12 @@ final class StoredProject
     /** @return list<string> kinds that others stand on */
     public static function stoodOn(): array
     {
-        return [(new AssembliesSection)->kind(), (new DetailsSection)->kind(), (new OpeningsSection)->kind()];
+        return [
+            (new AssembliesSection)->kind(),
+            (new DetailsSection)->kind(),
+            (new OpeningsSection)->kind(),
+            (new BuildingSection)->kind(),
+        ];
     }
 
     /**

@@ -22,6 +22,7 @@ const Sequences = lazy(() => import('./steps/sequences/Sequences'));
 const Contacts = lazy(() => import('./steps/contacts/Contacts'));
 const Transitions = lazy(() => import('./steps/transitions/Transitions'));
 const Others = lazy(() => import('./steps/sequences/Others'));
+const Quantities = lazy(() => import('./steps/quantities/Quantities'));
 const Calendar = lazy(() => import('./steps/calendar/Calendar'));
 const Cards = lazy(() => import('./steps/sequences/Cards'));
 const Joint = lazy(() => import('./steps/sequences/Joint'));
@@ -42,6 +43,7 @@ const pages = [
   { path: '/p/:project/sequences/:key?', element: <Sequences /> },
   { path: '/p/:project/contacts', element: <Contacts /> },
   { path: '/p/:project/transitions', element: <Transitions /> },
+  { path: '/p/:project/quantities', element: <Quantities /> },
   { path: '/p/:project/calendar', element: <Calendar /> },
   { path: '/p/:project/others', element: <Others /> },
   { path: '/p/:project/sequences/:key/cards', element: <Cards /> },

@@ -42,6 +42,7 @@ const ROUTES = [
     'GET api/projects/{project}/plan/proposed' => [401, 422, 422, 403],
     'GET api/projects/{project}/plan.ics' => [401, 200, 200, 403],
     'GET api/projects/{project}/plan.csv' => [401, 200, 200, 403],
+    'GET api/projects/{project}/order.csv' => [401, 200, 200, 403],
     'POST api/projects/{project}/film' => [401, 422, 422, 403],
     'POST api/projects/{project}/contacts/ask' => [401, 422, 422, 403],
     'GET api/projects/{project}/others' => [401, 200, 200, 403],

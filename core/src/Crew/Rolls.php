@@ -6,7 +6,7 @@ namespace Apron\Crew;
 
 use Apron\Detail\CutSize;
 use Apron\Detail\Detail;
-use Apron\Detail\Piece;
+use Apron\Detail\PieceKind;
 use Apron\Json\CoreData;
 use Apron\Json\Node;
 
@@ -46,14 +46,39 @@ final class Rolls
      */
     public function of(Detail $detail): array
     {
-        $groups = [];
+        $strips = [];
         foreach ($detail->pieces as $piece) {
-            $sold = $this->sold[$piece->kind->value] ?? null;
-            if ($piece->cut === null || $sold === null) {
+            if ($piece->cut !== null) {
+                $strips[] = new Strip($piece->id, $piece->material->id, $piece->kind, $piece->cut);
+            }
+        }
+
+        return $this->together($strips);
+    }
+
+    /** Whether pieces of a kind come off a roll, or a coil. */
+    public function cuts(PieceKind $kind): bool
+    {
+        return isset($this->sold[$kind->value]);
+    }
+
+    /**
+     * Strips of any number of details off the same rolls; what comes off none is left out.
+     *
+     * @param  list<Strip>  $strips
+     * @return list<array{material: string, roll_mm: float, roll_length_mm: float, run_mm: float, rolls: int,
+     *   waste_pct: float, pieces: list<array{id: string, length_mm: float, width_mm: float, lengths: int}>}>
+     */
+    public function together(array $strips): array
+    {
+        $groups = [];
+        foreach ($strips as $strip) {
+            $sold = $this->sold[$strip->kind->value] ?? null;
+            if ($sold === null) {
                 continue;
             }
-            [$roll, $parts] = $this->parts($piece->cut, $sold);
-            $groups["{$piece->material->id} {$piece->kind->value} $roll"][] = [$piece, $roll, $parts];
+            [$roll, $parts] = $this->parts($strip->cut, $sold);
+            $groups["$strip->material {$strip->kind->value} $roll"][] = [$strip, $roll, $parts];
         }
         $rows = [];
         foreach ($groups as $cuts) {
@@ -98,69 +123,56 @@ final class Rolls
     }
 
     /**
-     * @param  non-empty-list<array{Piece, float, list<CutSize>}>  $cuts
+     * @param  non-empty-list<array{Strip, float, list<CutSize>}>  $cuts
      * @return array{material: string, roll_mm: float, roll_length_mm: float, run_mm: float, rolls: int,
      *   waste_pct: float, pieces: list<array{id: string, length_mm: float, width_mm: float, lengths: int}>}
      */
     private function row(array $cuts, float $rollLength): array
     {
         $roll = $cuts[0][1];
-        $parts = array_merge(...array_column($cuts, 2));
+        $parts = [];
+        foreach ($cuts as [$strip, , $of]) {
+            for ($i = 0; $i < $strip->times; $i++) {
+                array_push($parts, ...$of);
+            }
+        }
         usort($parts, fn (CutSize $a, CutSize $b): int => $b->length <=> $a->length);
-        /** @var list<array{float, float}> $shelves length and the width still free */
-        $shelves = [];
+        $narrowest = min(INF, ...array_map(fn (CutSize $p): float => $p->width, $parts));
+        /** @var list<float> $shelves lengths; the width that is still free on them in `open` */
+        $shelves = $open = [];
         $used = 0.0;
         foreach ($parts as $part) {
             $used += $part->length * $part->width;
-            foreach ($shelves as $i => [, $free]) {
+            foreach ($open as $i => $free) {
                 if ($free >= $part->width) {
-                    $shelves[$i][1] -= $part->width;
+                    $open[$i] -= $part->width;
 
                     continue 2;
                 }
             }
-            $shelves[] = [$part->length, $roll - $part->width];
+            $shelves[] = $part->length;
+            $open[count($shelves) - 1] = $roll - $part->width;
+            // A shelf that takes not even the narrowest strip is full, and looked at no more.
+            $open = array_filter($open, fn (float $free): bool => $free >= $narrowest);
         }
-        $run = array_sum(array_column($shelves, 0));
+        $run = array_sum($shelves);
 
         return [
-            'material' => $cuts[0][0]->material->id,
+            'material' => $cuts[0][0]->material,
             'roll_mm' => $roll,
             'roll_length_mm' => $rollLength,
             'run_mm' => $run,
-            'rolls' => self::rolls(array_column($shelves, 0), $rollLength),
+            'rolls' => max(0, ...Packing::firstFit($shelves, $rollLength)),
             'waste_pct' => round(max(0.0, 100 * (1 - $used / ($run * $roll))), 1),
             'pieces' => array_map(
                 fn (array $c): array => [
                     'id' => $c[0]->id,
-                    'length_mm' => $c[0]->cut->length ?? 0.0,
-                    'width_mm' => $c[0]->cut->width ?? 0.0,
+                    'length_mm' => $c[0]->cut->length,
+                    'width_mm' => $c[0]->cut->width,
                     'lengths' => count($c[2]),
                 ],
                 $cuts,
             ),
         ];
-    }
-
-    /**
-     * How many rolls the shelves take: each into the first roll that still has its length.
-     *
-     * @param  list<float>  $lengths  longest first
-     */
-    private static function rolls(array $lengths, float $rollLength): int
-    {
-        $left = [];
-        foreach ($lengths as $length) {
-            foreach ($left as $i => $rest) {
-                if ($rest >= $length) {
-                    $left[$i] -= $length;
-
-                    continue 2;
-                }
-            }
-            $left[] = $rollLength - $length;
-        }
-
-        return count($left);
     }
 }

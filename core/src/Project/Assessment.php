@@ -13,6 +13,7 @@ use Apron\Judgement\AssemblyAssessment;
 use Apron\Project\Section\AcceptancesSection;
 use Apron\Project\Section\BuildingSection;
 use Apron\Project\Section\PlanSection;
+use Apron\Project\Section\TakeoffSection;
 use Apron\Rules\Assessed;
 use Apron\Rules\Finding;
 use Apron\Rules\Severity;
@@ -104,6 +105,10 @@ final readonly class Assessment
         }
         if ($this->building !== null) {
             $document['building'] = BuildingSection::toArray($this->project, $this->building, $words);
+        }
+        $takeoff = TakeoffSection::assess($this->project);
+        if ($takeoff !== null) {
+            $document = [...$document, ...TakeoffSection::figures($takeoff)];
         }
         $plan = PlanSection::assess($this->project);
         if ($plan !== null) {

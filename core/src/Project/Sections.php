@@ -16,6 +16,7 @@ use Apron\Project\Section\OpeningsSection;
 use Apron\Project\Section\PlanSection;
 use Apron\Project\Section\SiteSection;
 use Apron\Project\Section\SystemsSection;
+use Apron\Project\Section\TakeoffSection;
 use Apron\Project\Section\TrainingSection;
 
 /**
@@ -33,6 +34,7 @@ final readonly class Sections
         DetailsSection::class,
         OpeningsSection::class,
         BuildingSection::class,
+        TakeoffSection::class,
         PlanSection::class,
         AskedSection::class,
         TrainingSection::class,

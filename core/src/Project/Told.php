@@ -23,6 +23,8 @@ final readonly class Told
         public array $checks = [],
         /** what it is called */
         public string $title = '',
+        /** @var list<string> ids of documents that it was said of, beside those that it names */
+        public array $documents = [],
     ) {
     }
 }

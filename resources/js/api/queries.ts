@@ -23,6 +23,7 @@ const LISTS = {
   adhesion: 'adhesion',
   building: 'building',
   plan: 'plan',
+  takeoff: 'takeoff',
   acceptance: 'acceptances',
 } as const;
 

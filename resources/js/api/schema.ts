@@ -754,6 +754,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{project}/order.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["orderCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1502,6 +1518,108 @@ export interface components {
             not_before?: string;
             needs_dry?: boolean;
         };
+        /** @description how one layer is laid and bought, where the data sheet or the usual is not meant */
+        LayerRule: {
+            assembly: string;
+            layer: string;
+            /** @description width and length */
+            roll_m?: number[];
+            /** @description both edges; the longer lies level */
+            board_mm?: number[];
+            /** @description level and end */
+            lap_mm?: number[];
+            /** @description pieces hang upright instead of lying in courses */
+            upright?: boolean;
+            /** @description the longest piece that hands can hold */
+            longest_mm?: number;
+            /** @description height of the first row of boards */
+            first_mm?: number;
+            /** @description upright joints need no member behind them */
+            joints_anywhere?: boolean;
+            /** @description over what is drawn, where nothing is laid out */
+            waste_pct?: number;
+            /** @description how much more a rough face takes of a fluid */
+            texture?: number;
+            /** @description volume of a pail, or of half a kit */
+            pack_l?: number;
+            /** @description fasteners along edges */
+            edge_mm?: number;
+            /** @description fasteners elsewhere */
+            field_mm?: number;
+            /** @description how far from the ends of a side the wind asks for the spacing of edges */
+            zone_mm?: number;
+            /** @description material that tapes its joints */
+            tape?: string;
+            /** @description material of its fasteners, or of its strapping */
+            of?: string;
+        };
+        /** @description a course or an upright joint that somebody has put elsewhere */
+        MovedJoint: {
+            /** @description id of a part */
+            part: string;
+            layer: string;
+            /** @description from 0, the lowest first */
+            course: number;
+            /** @description from 0, the leftmost first; without it the course is moved */
+            joint?: number;
+            /** @description the foot of the course above that of the part, or the joint from the left end of the side */
+            at_mm: number;
+        };
+        /** @description a string line along a wall */
+        Survey: {
+            id: string;
+            part: string;
+            points: {
+                x_mm: number;
+                z_mm: number;
+                /** @description outward, towards the string */
+                off_mm: number;
+            }[];
+            /** @description packing at the highest spot */
+            least_mm?: number;
+            /** @description spacers that there are */
+            sizes_mm?: number[];
+            bracket?: string;
+            girt?: string;
+        };
+        /** @description bolts and holes measured once from one datum */
+        Transfer: {
+            id: string;
+            part: string;
+            /** @description along the side and up from the foot of the part */
+            datum_mm: number[];
+            holes: {
+                x_mm: number;
+                z_mm: number;
+                diameter_mm?: number;
+                what?: string;
+            }[];
+        };
+        Delivery: {
+            id: string;
+            title: string;
+            day?: string;
+            parts: string[];
+        };
+        OrderLine: {
+            material: string;
+            /** @enum {unknown} */
+            what: "area" | "length" | "volume" | "count";
+            unit: string;
+            holds: number;
+            count: number;
+        };
+        /** @description what is settled for quantities; a building without it is taken off as is usual */
+        Takeoff: {
+            layers?: components["schemas"]["LayerRule"][];
+            moved?: components["schemas"]["MovedJoint"][];
+            surveys?: components["schemas"]["Survey"][];
+            transfers?: components["schemas"]["Transfer"][];
+            /** @description a part is in one of them */
+            deliveries?: components["schemas"]["Delivery"][];
+            /** @description the order as it was last sent out */
+            ordered?: components["schemas"]["OrderLine"][];
+        };
         /** Apron project file, version 1 */
         ProjectFile: {
             /** @constant */
@@ -1517,6 +1635,7 @@ export interface components {
             details?: components["schemas"]["Detail"][];
             openings?: components["schemas"]["ScheduledOpening"][];
             building?: components["schemas"]["Building"];
+            takeoff?: components["schemas"]["Takeoff"];
             plan?: components["schemas"]["Plan"];
             asked?: components["schemas"]["AskedPair"][];
             training?: components["schemas"]["DrillRun"][];
@@ -2085,6 +2204,177 @@ export interface components {
                     cover_by: string;
                     covered: string | null;
                     days_used: number | null;
+                }[];
+            };
+            /** @description what is bought */
+            quantities?: {
+                material: string;
+                /** @enum {unknown} */
+                what: "area" | "length" | "volume" | "count";
+                /** @enum {unknown} */
+                unit: "m2" | "m" | "l" | "piece";
+                /** @description what the drawing covers */
+                net: number;
+                /** @description what is cut, laps and loss in it */
+                gross: number;
+                order: {
+                    /** @description roll, board, pail, sausage, can, length, piece, m, m2, l */
+                    unit: string;
+                    holds: number;
+                    count: number;
+                };
+                /** @description ids of parts, and places of details */
+                from: string[];
+                by: {
+                    part: string;
+                    gross: number;
+                }[];
+                /** @description how gross follows from net */
+                why: {
+                    /** @enum {unknown} */
+                    rule: "laid-out" | "share" | "film" | "section" | "rolls" | "lengths" | "placed" | "pattern" | "stated" | "seams" | "others";
+                    waste_pct?: number;
+                    wet_mm?: number;
+                    texture?: number;
+                    gap_mm?: number;
+                    /** @description the fewest that any way of cutting could take */
+                    least?: number;
+                    width_mm?: number;
+                    length_mm?: number;
+                };
+            }[];
+            /** @description layers of upright parts as their sheets and boards lie */
+            layouts?: {
+                part: string;
+                assembly: string;
+                layer: string;
+                /** @enum {unknown} */
+                kind: "sheet" | "board";
+                as: string;
+                courses: number;
+                pieces: {
+                    /** @description left, foot, right, top: mm from the left end of the side seen from outside, and from the foot of the part */
+                    rect: number[];
+                    from: string;
+                    /** @description from 0; −1 a strip that is laid before */
+                    course: number;
+                    cut_mm: number[];
+                }[];
+                net_m2: number;
+                gross_m2: number;
+                /** @description of gross */
+                loss_pct: number;
+                laps_over_framing: boolean;
+                /** @description along the roll or the long edge, and across */
+                size_mm: number[];
+                lap_mm: number[] | null;
+                spacing_mm: number | null;
+                upright: boolean;
+                seams_m: number;
+                /** @description heights at which laps have nothing behind them */
+                blocking_mm: number[];
+            }[];
+            /** @description what is told beside quantities and layouts */
+            takeoff?: {
+                /** @description upright parts laid flat */
+                faces: {
+                    part: string;
+                    name: string;
+                    /** @description its level */
+                    foot_mm: number;
+                    cells_mm: number[][];
+                    openings_mm: number[][];
+                }[];
+                /** @description strips of all details together, off rolls of each width */
+                cuts: {
+                    material: string;
+                    roll_mm: number;
+                    roll_length_mm: number;
+                    run_mm: number;
+                    rolls: number;
+                    waste_pct: number;
+                    pieces: {
+                        id: string;
+                        length_mm: number;
+                        width_mm: number;
+                        lengths: number;
+                    }[];
+                }[];
+                fasteners: {
+                    part: string;
+                    assembly: string;
+                    layer: string;
+                    count: number;
+                    edge_mm: number | null;
+                    field_mm: number | null;
+                    length_mm: number | null;
+                    engineer: boolean;
+                    material: string | null;
+                }[];
+                /** @description what is built and not in the order */
+                uncounted: {
+                    /** @enum {unknown} */
+                    what: "joints" | "strapping";
+                    metres: number;
+                    of: string;
+                    kind: string;
+                }[];
+                deliveries: {
+                    id: string;
+                    title: string;
+                    day: string | null;
+                    lines: {
+                        material: string;
+                        what: string;
+                        unit: string;
+                        holds: number;
+                        count: number;
+                    }[];
+                }[];
+                /** @description since the order was sent out */
+                changes: {
+                    material: string;
+                    what: string;
+                    unit: string;
+                    holds: number;
+                    was: number;
+                    now: number;
+                }[];
+                surveys: {
+                    id: string;
+                    part: string;
+                    high: number;
+                    points: {
+                        x_mm: number;
+                        z_mm: number;
+                        off_mm: number;
+                        need_mm: number;
+                        spacers_mm: number[];
+                        left_mm: number;
+                    }[];
+                    spacers: {
+                        size_mm: number;
+                        count: number;
+                    }[];
+                    isolators: number;
+                }[];
+                transfers: {
+                    id: string;
+                    part: string;
+                    datum_mm: number[];
+                    holes: {
+                        what: string;
+                        x_mm: number;
+                        z_mm: number;
+                        diameter_mm: number | null;
+                        boards: {
+                            layer: string;
+                            course: number;
+                            board: number | null;
+                            x_mm: number;
+                            z_mm: number;
+                        }[];
+                    }[];
                 }[];
             };
         };
@@ -2708,6 +2998,16 @@ export interface components {
                 key: string;
                 revision: number;
                 content: components["schemas"]["Building"];
+                /** @description the id that its last save was sent with */
+                save: string | null;
+                /** @description why it can no longer be read */
+                broken: string | null;
+            }[];
+            takeoff: {
+                kind: string;
+                key: string;
+                revision: number;
+                content: components["schemas"]["Takeoff"];
                 /** @description the id that its last save was sent with */
                 save: string | null;
                 /** @description why it can no longer be read */
@@ -4076,6 +4376,35 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    orderCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what is bought for the building, line by line, as CSV */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description the project has no building */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
             };
         };
     };

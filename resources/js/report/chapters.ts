@@ -8,6 +8,7 @@ import { Contacts } from './Contacts';
 import { Details } from './Details';
 import { Others } from './Others';
 import { Plan } from './Plan';
+import { Takeoff } from './Takeoff';
 import { Schedule } from './Schedule';
 import type { Sheet } from './sheet';
 import { Site } from './Site';
@@ -30,6 +31,7 @@ const BY_SECTION: Record<Exclude<keyof ProjectFile, 'format' | 'catalogue'>, Cha
   assemblies: Assemblies,
   openings: Schedule,
   building: Building,
+  takeoff: Takeoff,
   plan: Plan,
   details: Details,
   asked: Contacts,

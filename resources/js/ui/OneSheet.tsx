@@ -4,7 +4,7 @@ import type { Doc, ProjectDocuments } from '../api/types';
 import { BrokenDocument } from './BrokenDocument';
 import { Frame } from './Frame';
 
-interface Props<L extends 'building' | 'plan'> {
+interface Props<L extends 'building' | 'plan' | 'takeoff'> {
   /** as the title strip has it */
   sheet: string;
   list: L;
@@ -14,7 +14,7 @@ interface Props<L extends 'building' | 'plan'> {
 }
 
 /** A sheet that is one document: while it is fetched, where it cannot be read, before it is begun, and as it is. */
-export function OneSheet<L extends 'building' | 'plan'>({ sheet, list, shown, first }: Props<L>) {
+export function OneSheet<L extends 'building' | 'plan' | 'takeoff'>({ sheet, list, shown, first }: Props<L>) {
   const documents = useDocuments().data;
   if (!documents) {
     return (

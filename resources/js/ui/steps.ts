@@ -5,13 +5,7 @@ export const STEPS: { key: string; path: string; title: string; later?: string }
   { key: '3', path: 'contacts', title: 'Contacts' },
   { key: '4', path: 'transitions', title: 'Transitions' },
   { key: '5', path: 'sequences', title: 'Sequences' },
-  {
-    key: '6',
-    path: 'quantities',
-    title: 'Quantities',
-    later:
-      'This step will count membrane, tape, sealant, boards and fasteners from the parts and details, lay boards and courses out on each elevation, and make the order list.',
-  },
+  { key: '6', path: 'quantities', title: 'Quantities' },
   { key: '7', path: 'calendar', title: 'Calendar' },
   { key: '8', path: 'site', title: 'Site' },
   {

@@ -79,7 +79,7 @@ final class BuildingSection extends OneSection
      * @param  iterable<Detail>  $details
      * @return array<string, array{float, float}>
      */
-    private static function sizesOf(iterable $details): array
+    public static function sizesOf(iterable $details): array
     {
         $sizes = [];
         foreach ($details as $detail) {

@@ -4,7 +4,7 @@ import type { Building } from '../../api/types';
 import { freeId } from '../../ui/freeId';
 import { QuantityField } from '../../ui/QuantityField';
 import { GROUND, MOVEMENT, OPENINGS, STRETCHES, THROUGH, WALLS } from './lines';
-import { TableField } from './TableField';
+import { TableField } from '../../ui/TableField';
 import { readWalk, walkOf } from './walk';
 
 type Block = Building['blocks'][number];

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
-import { GROUND, MOVEMENT, OPENINGS, readLines, STRETCHES, THROUGH, WALLS, writeLines } from './lines';
+import { readLines, writeLines } from '../../ui/lines';
+import { GROUND, MOVEMENT, OPENINGS, STRETCHES, THROUGH, WALLS } from './lines';
 
 test('openings are read with a head or without, of a sheet or a file, on a side or on something level', () => {
   const read = readLines(

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Apron\Takeoff;
+
+/** One length of a sheet or one board where it lies; mm, as its face has them. */
+final class LaidPiece
+{
+    /** the roll or the board that it is cut from; nobody knows before all of a product are laid */
+    public ?int $from = null;
+
+    public function __construct(
+        public readonly int $course,
+        public readonly float $left,
+        public readonly float $foot,
+        public readonly float $right,
+        public readonly float $top,
+        /** as it is cut: along the roll or the long edge, and across */
+        public readonly float $length,
+        public readonly float $width,
+        /** a strip that is laid before the courses */
+        public readonly bool $isStrip = false,
+    ) {
+    }
+
+    /** m², as it is cut */
+    public function area(): float
+    {
+        return ($this->length * $this->width) / 1e6;
+    }
+}

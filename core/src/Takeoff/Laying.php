@@ -1,0 +1,225 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Apron\Takeoff;
+
+use Apron\Assembly\Assembly;
+use Apron\Assembly\Control;
+use Apron\Building\Envelope;
+use Apron\Building\JointKind;
+use Apron\Building\Part;
+use Apron\Crew\Packing;
+use Apron\Rules\RuleFigures;
+
+/**
+ * Every layer of every upright part laid out, part by part; boards and rolls of one size are shared by all of them.
+ */
+final class Laying
+{
+    /** @var list<Layout> */
+    public array $layouts = [];
+
+    /** @var array<string, array{count: int, least: int, share: float}> by material and size: how many, the fewest there
+     *   could be, and what is bought for each square metre that is cut */
+    public array $packed = [];
+
+    /** @var array<string, Stock> by material and size */
+    private array $stocks = [];
+
+    /** @var array<string, Face> */
+    public readonly array $faces;
+
+    /** @var array<string, list<array{float, float}>> where a soffit lies under it, by part */
+    private readonly array $soffits;
+
+    /** @param  array<string, Assembly>  $assemblies  by id */
+    public function __construct(
+        private readonly Takeoff $takeoff,
+        Envelope $envelope,
+        array $assemblies,
+    ) {
+        $this->faces = Face::all($envelope);
+        $this->soffits = self::overSoffits($envelope);
+        foreach ($this->faces as $id => $face) {
+            $part = $envelope->parts[$id];
+            $assembly = $assemblies[$part->assembly ?? ''] ?? null;
+            if ($assembly !== null) {
+                $this->part($part, $face, $assembly);
+            }
+        }
+        $this->pack();
+    }
+
+    private function part(Part $part, Face $face, Assembly $assembly): void
+    {
+        $behind = [];
+        foreach ($assembly->layers as $at => $layer) {
+            $as = LaidAs::of($assembly, $at);
+            if ($as === null || ! ($as->isRolled() || $as->isBoard()) || self::isInsideOfFraming($assembly, $at)) {
+                $behind = [];
+
+                continue;
+            }
+            $rule = $this->takeoff->rule($assembly->id, $layer->id);
+            $size = Size::of($as, $layer->material->product, $rule);
+            $backing = $rule->jointsAnywhere
+                ? new Backing(null, $face->left, $face->right)
+                : new Backing(self::spacing($assembly, $at), $face->left, $face->right);
+            $moved = $this->takeoff->movedIn($part->id, $layer->id);
+            if ($as->isBoard()) {
+                $key = self::boardKey($layer->material->id, $size, $layer->thicknessMm);
+                $stock = $this->stocks[$key] ??= new Stock($size);
+                $rows = new Rows($face, $backing, $size, $stock, $rule->first, $behind, $moved);
+                $pieces = $rows->pieces();
+                $this->stocks[$key] = $rows->stock();
+            } else {
+                $courses = new Courses($face, $backing, $size, self::longest($rule), $moved);
+                $pieces = [
+                    ...in_array(Control::Water, $layer->controls, true) ? $this->strips($part->id, $size) : [],
+                    ...$rule->upright ? $courses->upright() : $courses->level(),
+                ];
+            }
+            $this->layouts[] = new Layout(
+                $face,
+                $assembly->id,
+                $layer,
+                $as,
+                $size,
+                $backing,
+                $rule,
+                $pieces,
+                $part->net,
+                self::isBacked($assembly, $at),
+                $behind,
+            );
+            $behind = $as->isBoard() ? $pieces : [];
+        }
+    }
+
+    private static function longest(LayerRule $rule): ?float
+    {
+        return $rule->longest ?? ($rule->upright ? RuleFigures::of('takeoff')->figure('upright_mm') : null);
+    }
+
+    /** Linings: what lies inside of the framing is bought by its area. */
+    public static function isInsideOfFraming(Assembly $assembly, int $at): bool
+    {
+        for ($i = $at + 1; $i < count($assembly->layers); $i++) {
+            if ($assembly->layers[$i]->framing !== null && $assembly->layers[$i]->airLayer() === null) {
+                return true;
+            }
+        }
+
+        // Studs round an empty cavity are framing too, where something insulates outside of it.
+        for ($i = $at + 1; $i < count($assembly->layers); $i++) {
+            if ($assembly->layers[$i]->framing !== null) {
+                return $at === 0;
+            }
+        }
+
+        return false;
+    }
+
+    /** mm between the members that stand behind a layer; null where nothing says that there are any. */
+    public static function spacing(Assembly $assembly, int $at): ?float
+    {
+        for ($i = $at; $i >= 0; $i--) {
+            if ($assembly->layers[$i]->framing !== null) {
+                return $assembly->layers[$i]->framing->spacingMm;
+            }
+        }
+
+        return null;
+    }
+
+    /** Whether what lies behind a layer holds it between members. */
+    private static function isBacked(Assembly $assembly, int $at): bool
+    {
+        $behind = $assembly->layers[$at - 1] ?? null;
+
+        return $behind !== null && $behind->framing === null && $behind->airLayer() === null;
+    }
+
+    private static function boardKey(string $material, Size $size, float $thickness): string
+    {
+        return sprintf('%s board %g %g %g', $material, $size->length, $size->width, $thickness);
+    }
+
+    public static function key(Layout $layout, LaidPiece $piece): string
+    {
+        return $layout->as->isBoard()
+            ? self::boardKey($layout->layer->material->id, $layout->size, $layout->layer->thicknessMm)
+            : sprintf('%s roll %g %g', $layout->layer->material->id, $layout->size->length, $piece->width);
+    }
+
+    /** @return list<LaidPiece> strips at the foot over a soffit, half of each on the wall */
+    private function strips(string $part, Size $size): array
+    {
+        $width = RuleFigures::of('takeoff')->figure('soffit_strip_mm');
+        $pieces = [];
+        foreach (Face::merged($this->soffits[$part] ?? []) as [$from, $to]) {
+            for ($left = $from; $left < $to - Face::HAIR; $left = $right - $size->lapEnd) {
+                $right = min($to, $left + $size->length);
+                $pieces[] = new LaidPiece(-1, $left, 0.0, $right, $width / 2, $right - $left, $width, true);
+                if ($right >= $to - Face::HAIR) {
+                    break;
+                }
+            }
+        }
+
+        return $pieces;
+    }
+
+    /** @return array<string, list<array{float, float}>> along their sides, by part */
+    private static function overSoffits(Envelope $envelope): array
+    {
+        $over = [];
+        foreach ($envelope->joints as $joint) {
+            foreach ($joint->kind === JointKind::WallToSoffit ? $joint->met : [] as $met) {
+                $wall = $met->a->kind->isUpright() ? $met->a : $met->b;
+                $block = $envelope->building->block($wall->block);
+                foreach ($block->outline->edges ?? [] as $edge) {
+                    if ($edge->index === $wall->edge) {
+                        $us = [$edge->u($met->from[0], $met->from[1]), $edge->u($met->to[0], $met->to[1])];
+                        $over[$wall->id][] = [min($us), max($us)];
+                    }
+                }
+            }
+        }
+
+        return $over;
+    }
+
+    /** Rolls and boards over all that has been laid, and what each piece is cut from. */
+    private function pack(): void
+    {
+        $groups = $sizes = [];
+        foreach ($this->layouts as $layout) {
+            foreach ($layout->pieces as $piece) {
+                $key = self::key($layout, $piece);
+                $groups[$key][] = $piece;
+                $sizes[$key] = $layout;
+            }
+        }
+        foreach ($groups as $key => $pieces) {
+            [$size, $isBoard] = [$sizes[$key]->size, $sizes[$key]->as->isBoard()];
+            $cut = array_sum(array_map(fn (LaidPiece $p): float => $p->area(), $pieces));
+            if ($isBoard) {
+                $count = Stock::together($pieces, $size);
+                $least = (int) ceil($cut / $size->area() - 1e-6);
+                $share = ($count * $size->area()) / $cut;
+            } else {
+                $lengths = array_map(fn (LaidPiece $p): float => $p->length, $pieces);
+                // What somebody has dragged too far is longer than any roll: it fills one, and is said to be too long.
+                $lengths = array_map(fn (float $l): float => min($l, $size->length), $lengths);
+                $from = Packing::firstFit($lengths, $size->length);
+                foreach ($pieces as $i => $piece) {
+                    $piece->from = $from[$i];
+                }
+                [$count, $least, $share] = [max(0, ...$from), Packing::atLeast($lengths, $size->length), 1.0];
+            }
+            $this->packed[$key] = compact('count', 'least', 'share');
+        }
+    }
+}

@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Apron\Takeoff;
+
+use Apron\Rules\RuleFigures;
+
+/**
+ * Fasteners by their pattern. On the lines of the members, both ends in; closer near the corners of a side where the
+ * wind asks for it. What is open takes none.
+ */
+final readonly class Pattern
+{
+    public function __construct(
+        /** mm */
+        public float $edge,
+        public float $field,
+        /** how far from the ends of the face every line is an edge, mm */
+        public float $zone = 0.0,
+    ) {
+    }
+
+    public static function of(LaidAs $as, LayerRule $rule): ?self
+    {
+        $usual = fn (string $column): ?float => RuleFigures::of('takeoff')->cell('patterns_mm', $as->value, $column);
+        $edge = $rule->edgeMm ?? $usual('edge');
+        $field = $rule->fieldMm ?? $usual('field');
+
+        return $edge === null || $field === null ? null : new self($edge, $field, $rule->zoneMm ?? 0.0);
+    }
+
+    /** In a line of a length, both ends among them. */
+    public static function inLine(float $length, float $spacing): int
+    {
+        return (int) ceil($length / $spacing - 1e-6) + 1;
+    }
+
+    /** Of a sheet, or of strapping: up every line. */
+    public function upLines(Face $face, Backing $backing): int
+    {
+        $count = 0;
+        foreach ($backing->lines(self::solid()) as $x) {
+            foreach ($face->up($x) as [$low, $high]) {
+                $count += self::inLine($high - $low, $this->at($x, $face, $this->field));
+            }
+        }
+
+        return $count;
+    }
+
+    /**
+     * Of boards that share washers: on every line in every row, those over a level joint counted once for the rows on
+     * both sides of it; along an end joint at the spacing of edges, with two where it meets a row.
+     */
+    public function ofBoards(Layout $layout): int
+    {
+        $joints = $rows = [];
+        foreach ($layout->uprightJoints() as $joint) {
+            $joints[$joint['course']][] = $joint['x'];
+        }
+        foreach ($layout->pieces as $piece) {
+            $rows[$piece->course] ??= [$piece->foot, $piece->top];
+            $rows[$piece->course][0] = min($rows[$piece->course][0], $piece->foot);
+            $rows[$piece->course][1] = max($rows[$piece->course][1], $piece->top);
+        }
+        $count = 0;
+        foreach ($rows as $row => [$foot, $head]) {
+            $isFirst = ! isset($rows[$row - 1]);
+            $lines = $layout->backing->lines(self::solid());
+            foreach ([...$lines, ...$joints[$row] ?? []] as $i => $x) {
+                $isJoint = $i >= count($lines);
+                if (! $isJoint && self::among($x, $joints[$row] ?? [])) {
+                    continue;
+                }
+                foreach (self::within($layout->face->up($x), $foot, $head) as [$low, $high]) {
+                    $in = self::inLine($high - $low, $this->at($x, $layout->face, $isJoint ? $this->edge : $this->field));
+                    $count += $in - ($isFirst || $low > $foot + 1 ? 0 : 1) + ($isJoint ? 1 : 0);
+                }
+            }
+        }
+
+        return $count;
+    }
+
+    /** Of sheathing: every panel has its own, at the spacing of edges up both ends of it. */
+    public function ofPanels(Layout $layout): int
+    {
+        $count = 0;
+        foreach ($layout->pieces as $piece) {
+            $lines = array_filter(
+                $layout->backing->lines(self::solid()),
+                fn (float $x): bool => $x > $piece->left + 1 && $x < $piece->right - 1,
+            );
+            foreach ([$piece->left, ...$lines, $piece->right] as $i => $x) {
+                $isEnd = $i === 0 || $i === count($lines) + 1;
+                $at = $x <= $piece->left ? $x + 10 : ($x >= $piece->right ? $x - 10 : $x);
+                foreach (self::within($layout->face->up($at), $piece->foot, $piece->top) as [$low, $high]) {
+                    $count += self::inLine(
+                        $high - $low,
+                        $this->at($x, $layout->face, $isEnd ? $this->edge : $this->field),
+                    );
+                }
+            }
+        }
+
+        return $count;
+    }
+
+    private function at(float $x, Face $face, float $spacing): float
+    {
+        return min($x - $face->left, $face->right - $x) < $this->zone ? min($this->edge, $spacing) : $spacing;
+    }
+
+    private static function solid(): float
+    {
+        return RuleFigures::of('takeoff')->figure('solid_lines_mm');
+    }
+
+    /** @param  list<float>  $xs */
+    private static function among(float $x, array $xs): bool
+    {
+        foreach ($xs as $other) {
+            if (abs($other - $x) < 20) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param  list<array{float, float}>  $runs
+     * @return list<array{float, float}>
+     */
+    private static function within(array $runs, float $low, float $high): array
+    {
+        $in = [];
+        foreach ($runs as [$a, $b]) {
+            if (min($b, $high) > max($a, $low) + Face::HAIR) {
+                $in[] = [max($a, $low), min($b, $high)];
+            }
+        }
+
+        return $in;
+    }
+}

@@ -1,0 +1,390 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Apron\Takeoff;
+
+use Apron\Assembly\Assembly;
+use Apron\Building\Envelope;
+use Apron\Building\JointKind;
+use Apron\Building\Part;
+use Apron\Building\PartKind;
+use Apron\Building\Threads;
+use Apron\Detail\Detail;
+use Apron\Material\Materials;
+use Apron\Rules\Finding;
+use Apron\Rules\RuleFigures;
+use Apron\Rules\Severity;
+use Apron\Rules\Source;
+
+/**
+ * The quantities of a building: its walls laid out layer by layer, all that is bought, how strips are cut together, the
+ * fasteners, the plane of its walls, what is drilled from one datum; and what of it nobody can count yet.
+ *
+ * @phpstan-type Uncounted array{what: string, metres: float, of: string, kind: string}
+ */
+final readonly class TakeoffAssessment
+{
+    private const ROUND_OPENINGS = [JointKind::Sill, JointKind::Head, JointKind::Jamb];
+
+    public Laying $laying;
+
+    /** @var list<Amount> */
+    public array $amounts;
+
+    /** @var list<FastenerRow> */
+    public array $fasteners;
+
+    /**
+     * @var list<array{material: string, roll_mm: float, roll_length_mm: float, run_mm: float, rolls: int,
+     *   waste_pct: float, pieces: list<array{id: string, length_mm: float, width_mm: float, lengths: int}>}>
+     */
+    public array $cuts;
+
+    /** @var list<Uncounted> what is built and not in the order */
+    public array $uncounted;
+
+    private Orders $orders;
+
+    /**
+     * @param  array<string, Assembly>  $assemblies  by id
+     * @param  array<string, Detail>  $details  by id
+     * @param  Materials  $materials  for what brackets, girts and tapes are of
+     */
+    public function __construct(
+        public Takeoff $takeoff,
+        public Envelope $envelope,
+        private array $assemblies,
+        array $details,
+        private Materials $materials,
+    ) {
+        $this->laying = new Laying($takeoff, $envelope, $assemblies);
+        $amounts = new Amounts;
+        $packed = $this->laid($amounts);
+        $this->unlaid($amounts);
+        $this->fasteners = (new LayerFasteners($this->laying, $takeoff, $assemblies, $envelope))->rows($amounts);
+        [$this->cuts, $this->uncounted] = $this->ofDetails($amounts, $details);
+        $this->amounts = $amounts->all($packed);
+        $this->orders = new Orders($takeoff, $this->amounts);
+    }
+
+    /** @return array<string, array{count: int, least: int}> how many boards and rolls, by line of the amounts */
+    private function laid(Amounts $amounts): array
+    {
+        $packed = $counted = [];
+        foreach ($this->laying->layouts as $layout) {
+            $material = $layout->layer->material->id;
+            $net = $layout->net;
+            foreach ($this->cutOf($layout) as $key => $gross) {
+                $isRoll = ! $layout->as->isBoard();
+                $width = $isRoll ? (float) substr((string) strrchr($key, ' '), 1) : $layout->size->width;
+                $holds = ($layout->size->length * $width) / 1e6;
+                $unit = $isRoll ? 'roll' : 'board';
+                $amounts->add(
+                    $material,
+                    Counted::Area,
+                    $width === $layout->size->width ? $net : 0.0,
+                    $gross,
+                    $unit,
+                    $holds,
+                    $layout->face->part,
+                    ['rule' => 'laid-out', 'width_mm' => $width, 'length_mm' => $layout->size->length],
+                    $layout->face->part,
+                    true,
+                );
+                $line = sprintf('%s %s %s %.4F', $material, Counted::Area->value, $unit, $holds);
+                if (! isset($counted[$key])) {
+                    $counted[$key] = true;
+                    // Boards of one size and two thicknesses are two stacks, and one line.
+                    $packed[$line]['count'] = ($packed[$line]['count'] ?? 0) + $this->laying->packed[$key]['count'];
+                    $packed[$line]['least'] = ($packed[$line]['least'] ?? 0) + $this->laying->packed[$key]['least'];
+                }
+            }
+            if ($layout->rule->tape !== null && $layout->seams() > 0) {
+                $share = RuleFigures::of('takeoff')->cell('waste_share', 'bead', 'share') ?? 0.0;
+                $amounts->add(
+                    $layout->rule->tape,
+                    Counted::Length,
+                    $layout->seams(),
+                    $layout->seams() * (1 + $share),
+                    'm',
+                    1.0,
+                    $layout->face->part,
+                    ['rule' => 'seams', 'waste_pct' => 100 * $share],
+                    $layout->face->part,
+                );
+            }
+        }
+
+        return $packed;
+    }
+
+    /** @return array<string, float> m² bought for one layout, by what it is cut from */
+    private function cutOf(Layout $layout): array
+    {
+        $cut = [];
+        foreach ($layout->pieces as $piece) {
+            $key = Laying::key($layout, $piece);
+            $cut[$key] = ($cut[$key] ?? 0.0) + $piece->area() * $this->laying->packed[$key]['share'];
+        }
+
+        return $cut;
+    }
+
+    /** What is bought by its area, film or length. */
+    private function unlaid(Amounts $amounts): void
+    {
+        $laid = [];
+        foreach ($this->laying->layouts as $layout) {
+            $laid["{$layout->face->part} {$layout->layer->id}"] = true;
+        }
+        $layers = new LayerAmounts($this->takeoff, $amounts);
+        foreach ($this->envelope->parts as $part) {
+            $assembly = $this->assemblies[$part->assembly ?? ''] ?? null;
+            if ($part->kind === PartKind::Opening || $assembly === null) {
+                continue;
+            }
+            foreach ($assembly->layers as $at => $layer) {
+                $as = LaidAs::of($assembly, $at);
+                if ($as !== null && ! isset($laid["$part->id $layer->id"])) {
+                    $layers->add($part, $this->laying->faces[$part->id] ?? null, $assembly, $at, $as);
+                }
+            }
+        }
+        $layers->cut();
+    }
+
+    /**
+     * @param  array<string, Detail>  $details
+     * @return array{list<array{material: string, roll_mm: float, roll_length_mm: float, run_mm: float, rolls: int,
+     *   waste_pct: float, pieces: list<array{id: string, length_mm: float, width_mm: float, lengths: int}>}>,
+     *   list<Uncounted>}
+     */
+    private function ofDetails(Amounts $amounts, array $details): array
+    {
+        $of = new DetailAmounts($amounts);
+        $times = $bare = [];
+        foreach ($this->envelope->parts as $part) {
+            if ($part->kind === PartKind::Opening) {
+                $times[$part->detail ?? ''] = ($times[$part->detail ?? ''] ?? 0) + 1;
+            }
+        }
+        $threads = new Threads($this->envelope, $this->assemblies, [], false);
+        foreach ($this->envelope->joints as $joint) {
+            if (in_array($joint->kind, self::ROUND_OPENINGS, true)) {
+                continue;
+            }
+            $named = $threads->detail($joint);
+            $detail = $details[$named ?? ''] ?? null;
+            match (true) {
+                $detail === null => $bare[$joint->kind->value] = ($bare[$joint->kind->value] ?? 0.0) + $joint->length,
+                $joint->kind === JointKind::Penetration => $times[$detail->id] = ($times[$detail->id] ?? 0) + 1,
+                default => $of->along($detail, $joint->length, $joint->isUpright()),
+            };
+        }
+        foreach ($times as $id => $count) {
+            isset($details[$id]) && $of->placed($details[$id], $count);
+        }
+        $uncounted = [];
+        foreach ($bare as $kind => $metres) {
+            $uncounted[] = ['what' => 'joints', 'metres' => round($metres, 3), 'of' => '', 'kind' => $kind];
+        }
+
+        return [$of->cut(), [...$uncounted, ...$this->emptySpaces()]];
+    }
+
+    /** @return list<Uncounted> spaces that something must stand in, of which nobody has said what */
+    private function emptySpaces(): array
+    {
+        $rows = [];
+        foreach (array_keys($this->laying->faces) as $id) {
+            $assembly = $this->assemblies[$this->envelope->parts[$id]->assembly ?? ''] ?? null;
+            if ($assembly === null) {
+                continue;
+            }
+            foreach ($assembly->layers as $at => $layer) {
+                if ($layer->airLayer() !== null && $layer->framing === null && $at > 0) {
+                    $of = "$assembly->id/$layer->id";
+                    $rows[$of] = ['what' => 'strapping', 'metres' => 0.0, 'of' => $of, 'kind' => ''];
+                }
+            }
+        }
+
+        return array_values($rows);
+    }
+
+    /** @return list<array<string, mixed>> as `apron-assessment/1` has them */
+    public function layouts(): array
+    {
+        return array_map(function (Layout $layout): array {
+            $gross = array_sum($this->cutOf($layout));
+            $isBoard = $layout->as->isBoard();
+
+            return [
+                'part' => $layout->face->part,
+                'assembly' => $layout->assembly,
+                'layer' => $layout->layer->id,
+                'kind' => $isBoard ? 'board' : 'sheet',
+                'as' => $layout->as->value,
+                'courses' => $layout->courses(),
+                'pieces' => array_map(fn (LaidPiece $piece): array => [
+                    'rect' => array_map(
+                        fn (float $mm): float => round($mm, 1) + 0.0,
+                        [$piece->left, $piece->foot, $piece->right, $piece->top],
+                    ),
+                    'from' => ($piece->isStrip ? 'strip roll ' : ($isBoard ? 'board ' : 'roll ')).$piece->from,
+                    'course' => $piece->course,
+                    'cut_mm' => [round($piece->length, 1), round($piece->width, 1)],
+                ], $layout->pieces),
+                'net_m2' => round($layout->net, 4),
+                'gross_m2' => round($gross, 4),
+                'loss_pct' => $gross > 0 ? round(max(0.0, 100 * (1 - $layout->net / $gross)), 2) : 0.0,
+                'laps_over_framing' => $layout->lapsOverFraming(),
+                'size_mm' => [$layout->size->length, $layout->size->width],
+                'lap_mm' => $isBoard ? null : [$layout->size->lapLevel, $layout->size->lapEnd],
+                'spacing_mm' => $layout->backing->spacing,
+                'upright' => $layout->rule->upright && ! $isBoard,
+                'seams_m' => round($layout->seams(), 3),
+                'blocking_mm' => $layout->blocking(),
+            ];
+        }, $this->laying->layouts);
+    }
+
+    /** @return array<string, mixed> what is told beside quantities and layouts */
+    public function toArray(): array
+    {
+        return [
+            'faces' => $this->faces(),
+            'cuts' => $this->cuts,
+            'fasteners' => array_map(fn (FastenerRow $row): array => $row->toArray(), $this->fasteners),
+            'uncounted' => $this->uncounted,
+            'deliveries' => $this->orders->deliveries(),
+            'changes' => $this->orders->changes(),
+            'surveys' => array_map(fn (Survey $survey): array => [
+                'id' => $survey->id,
+                'part' => $survey->part,
+                'high' => $survey->high(),
+                'points' => $survey->packed(),
+                'spacers' => $survey->counts(),
+                'isolators' => $survey->isolators($this->materials),
+            ], $this->takeoff->surveys),
+            'transfers' => array_map(fn (Transfer $transfer): array => [
+                'id' => $transfer->id,
+                'part' => $transfer->part,
+                'datum_mm' => $transfer->datum,
+                'holes' => $transfer->drilled(
+                    array_values(
+                        array_filter(
+                            $this->laying->layouts,
+                            fn (Layout $l): bool => $l->face->part === $transfer->part,
+                        ),
+                    ),
+                ),
+            ], $this->takeoff->transfers),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> the upright parts laid flat, to draw on */
+    private function faces(): array
+    {
+        $round = fn (array $row): array => array_map(fn (float $mm): float => round($mm, 1) + 0.0, $row);
+
+        return array_map(fn (Face $face): array => [
+            'part' => $face->part,
+            'name' => $this->envelope->parts[$face->part]->name(),
+            'foot_mm' => $face->foot,
+            'cells_mm' => array_map($round, $face->cells),
+            'openings_mm' => array_map($round, $face->holes),
+        ], array_values($this->laying->faces));
+    }
+
+    /** @return list<Finding> */
+    public function findings(): array
+    {
+        $findings = [];
+        foreach ($this->laying->layouts as $layout) {
+            $moved = $this->takeoff->movedIn($layout->face->part, $layout->layer->id);
+            foreach (LayoutRules::of($layout, $moved) as $fault) {
+                $findings[] = self::finding(
+                    $fault->code,
+                    $fault->severity,
+                    [
+                        'part' => $this->envelope->parts[$layout->face->part]->name(),
+                        'product' => $layout->layer->material->name,
+                        ...$fault->figures,
+                    ],
+                    "{$layout->face->part} {$layout->layer->id} $fault->course".
+                        ($fault->x === null ? '' : sprintf(' %.0F', $fault->x)),
+                );
+            }
+        }
+
+        return [...$findings, ...$this->nowhere(), ...$this->planes()];
+    }
+
+    /** @return list<Finding> what is settled for a part or a layer that is not there */
+    private function nowhere(): array
+    {
+        $findings = [];
+        $named = [];
+        foreach ([...$this->takeoff->moved, ...$this->takeoff->surveys, ...$this->takeoff->transfers] as $of) {
+            $named[$of->part] = isset($this->laying->faces[$of->part]);
+        }
+        foreach ($this->takeoff->deliveries as $delivery) {
+            foreach ($delivery->parts as $part) {
+                $named[$part] = isset($this->envelope->parts[$part]);
+            }
+        }
+        $materials = [
+            ...array_column($this->takeoff->layers, 'tape'),
+            ...array_column($this->takeoff->layers, 'of'),
+            ...array_column($this->takeoff->surveys, 'bracket'),
+            ...array_column($this->takeoff->surveys, 'girt'),
+        ];
+        foreach (array_filter($materials) as $material) {
+            $named[$material] = $this->materials->find($material) !== null;
+        }
+        foreach ($this->takeoff->layers as $rule) {
+            $layers = array_column($this->assemblies[$rule->assembly]->layers ?? [], 'id');
+            $named["$rule->assembly/$rule->layer"] = in_array($rule->layer, $layers, true);
+        }
+        foreach ($named as $what => $isThere) {
+            if (! $isThere) {
+                $findings[] = self::finding('takeoff.nowhere', Severity::Note, ['what' => (string) $what], (string) $what);
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> walls that no packing brings into plane */
+    private function planes(): array
+    {
+        $most = RuleFigures::of('takeoff')->figure('plane_most_mm');
+        $findings = [];
+        foreach ($this->takeoff->surveys as $survey) {
+            $over = array_filter($survey->packed(), fn (array $point): bool => $point['need_mm'] > $most);
+            if ($over !== []) {
+                $findings[] = self::finding(
+                    'takeoff.out-of-plane',
+                    Severity::Caution,
+                    [
+                        'survey' => $survey->id,
+                        'count' => count($over),
+                        'need_mm' => max(array_column($over, 'need_mm')),
+                        'most_mm' => $most,
+                    ],
+                    $survey->id,
+                );
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @param  array<string, float|int|string>  $figures */
+    private static function finding(string $code, Severity $severity, array $figures, string $of): Finding
+    {
+        return new Finding($code, $severity, 'takeoff', $figures, Source::computed('the layout of the building'), $of);
+    }
+}

@@ -1,0 +1,213 @@
+import type { Amount, DerivedTakeoff, Takeoff, Units } from '../../api/types';
+import { useDocuments } from '../../api/hooks';
+import { address } from '../../api/paths';
+import { KINDS } from '../../building/words';
+import { show } from '../../quantity/show';
+import { amountOf, orderOf, placesOf, whyOf } from '../../takeoff/words';
+import { TableField } from '../../ui/TableField';
+import { saveWorkbook } from '../../ui/workbook';
+import { DELIVERIES } from './lines';
+import { without } from './without';
+
+interface Props {
+  lines: Amount[];
+  takeoff: Takeoff;
+  told: DerivedTakeoff;
+  mayEdit: boolean;
+  units: Units;
+  project: string;
+  nameOf: (material: string) => string;
+  change: (takeoff: Takeoff, run?: string) => void;
+}
+
+/** All that is bought, in whole units, with how each follows. */
+export function OrderList({ lines, takeoff, told, mayEdit, units, project, nameOf, change }: Props) {
+  const documents = useDocuments().data;
+  const titles = new Map(
+    [...(documents?.details ?? []), ...(documents?.openings ?? [])].map((d) => [d.key, d.content.title]),
+  );
+  const send = () =>
+    change({
+      ...takeoff,
+      ordered: lines.map((l) => ({
+        material: l.material,
+        what: l.what,
+        unit: l.order.unit,
+        holds: l.order.holds,
+        count: l.order.count,
+      })),
+    });
+  const sheet = () =>
+    void saveWorkbook(
+      {
+        title: 'Order',
+        columns: [
+          { title: 'material', wide: 34 },
+          { title: 'id', wide: 22 },
+          { title: 'count', wide: 8 },
+          { title: 'unit', wide: 10 },
+          { title: 'each holds', wide: 12 },
+          { title: 'net', wide: 12 },
+          { title: 'gross', wide: 12 },
+          { title: 'in', wide: 8 },
+          { title: 'how gross follows', wide: 44 },
+          { title: 'for', wide: 44 },
+        ],
+        rows: lines.map((l) => [
+          nameOf(l.material),
+          l.material,
+          l.order.count,
+          l.order.unit,
+          l.order.holds,
+          l.net,
+          l.gross,
+          l.unit,
+          whyOf(l.why, units),
+          l.from.join(', '),
+        ]),
+      },
+      'order.xlsx',
+    );
+  return (
+    <section data-order>
+      <Lines lines={lines.filter((l) => l.why.rule !== 'others')} {...{ told, units, nameOf, titles }} />
+      <p className="flex flex-wrap items-baseline gap-3 pt-2">
+        <a className="link" href={address('/api/projects/{project}/order.csv', { project })}>
+          CSV
+        </a>
+        <button className="link" onClick={sheet}>
+          XLSX
+        </button>
+        {mayEdit && (
+          <button className="act" onClick={send}>
+            {takeoff.ordered ? 'sent out again as it is now' : 'mark it as sent out'}
+          </button>
+        )}
+        {takeoff.ordered && told.changes.length === 0 && (
+          <span className="text-faint">as it was sent out, nothing has changed</span>
+        )}
+      </p>
+      {lines.some((l) => l.why.rule === 'others') && (
+        <details className="pt-3">
+          <summary className="cursor-pointer">Built by others: structure, masonry, ground</summary>
+          <Lines lines={lines.filter((l) => l.why.rule === 'others')} {...{ told, units, nameOf, titles }} />
+        </details>
+      )}
+    </section>
+  );
+}
+
+/** What has changed since the order was sent out, what is not in it, and what comes with which delivery. */
+export function OrderNotes({ takeoff, told, mayEdit, units, nameOf, change }: Omit<Props, 'lines' | 'project'>) {
+  const joints = told.uncounted.filter((u) => u.what === 'joints');
+  const spaces = told.uncounted.filter((u) => u.what === 'strapping');
+  return (
+    <section data-order-notes>
+      {told.changes.length > 0 && (
+        <div className="my-1 border-y-2 border-ink py-1" data-changes={told.changes.length}>
+          <p>
+            <b>Since the order was sent out</b>
+          </p>
+          {told.changes.map((c) => (
+            <p key={`${c.material} ${c.what} ${c.unit} ${c.holds}`}>
+              {nameOf(c.material)}: {c.was} → <b>{c.now}</b>{' '}
+              {c.now > c.was ? `, ${c.now - c.was} more` : `, ${c.was - c.now} fewer`}{' '}
+              {['roll', 'board', 'pail', 'sausage', 'can', 'length', 'piece'].includes(c.unit) ? `(${c.unit})` : ''}
+            </p>
+          ))}
+        </div>
+      )}
+      {(joints.length > 0 || spaces.length > 0) && (
+        <div className="pt-3 text-caution" data-uncounted>
+          <p>
+            <b>Built, and not in the order</b>
+          </p>
+          {joints.map((u) => (
+            <p key={u.kind}>
+              {KINDS[u.kind as keyof typeof KINDS] ?? u.kind}: {show(u.metres, 'run', units)} without a detail
+            </p>
+          ))}
+          {spaces.map((u) => (
+            <p key={u.of}>
+              {u.of.replace('/', ', layer ')}: nobody has said what stands in the space; give the layer its battens or
+              girts
+            </p>
+          ))}
+        </div>
+      )}
+      {told.deliveries.map((d) => (
+        <div key={d.id} className="pt-3" data-delivery={d.id}>
+          <p>
+            <b>{d.id === 'rest' ? 'for everything else' : d.title}</b> {d.day ?? ''}
+          </p>
+          <p className="max-w-[60rem]">
+            {d.lines
+              .map((l) => `${nameOf(l.material)} ${orderOf({ what: l.what as Amount['what'], order: l }, units)}`)
+              .join('; ') || 'nothing that is not there by then'}
+          </p>
+        </div>
+      ))}
+      {mayEdit && (
+        <details className="pt-3">
+          <summary className="cursor-pointer">Deliveries</summary>
+          <p className="text-[11px] text-faint">
+            Parts: {told.faces.map((f) => f.part).join(' · ')}. What the first delivery leaves over is used by the next.
+          </p>
+          <TableField
+            label="Deliveries"
+            table={DELIVERIES}
+            rows={takeoff.deliveries ?? []}
+            put={(deliveries) =>
+              change(deliveries.length > 0 ? { ...takeoff, deliveries } : without(takeoff, 'deliveries'))
+            }
+          />
+        </details>
+      )}
+    </section>
+  );
+}
+
+interface LinesProps {
+  lines: Amount[];
+  told: DerivedTakeoff;
+  units: Units;
+  nameOf: (material: string) => string;
+  /** of details, by their key */
+  titles: Map<string, string>;
+}
+
+function Lines({ lines, told, units, nameOf, titles }: LinesProps) {
+  return (
+    <table className="w-full border-collapse text-[12px]" data-lines={lines.length}>
+      <thead>
+        <tr className="border-b border-ink text-left">
+          <th>Material</th>
+          <th className="pl-3 text-right">drawn</th>
+          <th className="pl-3 text-right">cut</th>
+          <th className="pl-4">to order</th>
+          <th className="pl-4">how</th>
+        </tr>
+      </thead>
+      <tbody>
+        {lines.map((l) => (
+          <tr
+            key={`${l.material} ${l.what} ${l.order.unit} ${l.order.holds}`}
+            data-line={l.material}
+            className="border-b border-hair align-top"
+          >
+            <th className="text-left font-normal">
+              {nameOf(l.material)}
+              <span className="block text-[11px] text-faint">{placesOf(l, told.faces, titles)}</span>
+            </th>
+            <td className="pl-3 text-right whitespace-nowrap">{amountOf(l.net, l.what, units)}</td>
+            <td className="pl-3 text-right whitespace-nowrap">{amountOf(l.gross, l.what, units)}</td>
+            <td className="pl-4 font-semibold whitespace-nowrap" data-count={l.order.count}>
+              {orderOf(l, units)}
+            </td>
+            <td className="pl-4 text-[11px] text-faint">{whyOf(l.why, units)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
