@@ -7,15 +7,12 @@ namespace Apron\Takeoff;
 use Apron\Assembly\Assembly;
 use Apron\Building\Envelope;
 use Apron\Building\JointKind;
-use Apron\Building\Part;
 use Apron\Building\PartKind;
 use Apron\Building\Threads;
 use Apron\Detail\Detail;
 use Apron\Material\Materials;
 use Apron\Rules\Finding;
 use Apron\Rules\RuleFigures;
-use Apron\Rules\Severity;
-use Apron\Rules\Source;
 
 /**
  * The quantities of a building: its walls laid out layer by layer, all that is bought, how strips are cut together, the
@@ -287,104 +284,28 @@ final readonly class TakeoffAssessment
     /** @return list<array<string, mixed>> the upright parts laid flat, to draw on */
     private function faces(): array
     {
-        $round = fn (array $row): array => array_map(fn (float $mm): float => round($mm, 1) + 0.0, $row);
-
         return array_map(fn (Face $face): array => [
             'part' => $face->part,
             'name' => $this->envelope->parts[$face->part]->name(),
             'foot_mm' => $face->foot,
-            'cells_mm' => array_map($round, $face->cells),
-            'openings_mm' => array_map($round, $face->holes),
+            'cells_mm' => array_map(self::rounded(...), $face->cells),
+            'openings_mm' => array_map(self::rounded(...), $face->holes),
         ], array_values($this->laying->faces));
+    }
+
+    /**
+     * @param  list<float>  $row
+     * @return list<float>
+     */
+    private static function rounded(array $row): array
+    {
+        return array_map(fn (float $mm): float => round($mm, 1) + 0.0, $row);
     }
 
     /** @return list<Finding> */
     public function findings(): array
     {
-        $findings = [];
-        foreach ($this->laying->layouts as $layout) {
-            $moved = $this->takeoff->movedIn($layout->face->part, $layout->layer->id);
-            foreach (LayoutRules::of($layout, $moved) as $fault) {
-                $findings[] = self::finding(
-                    $fault->code,
-                    $fault->severity,
-                    [
-                        'part' => $this->envelope->parts[$layout->face->part]->name(),
-                        'product' => $layout->layer->material->name,
-                        ...$fault->figures,
-                    ],
-                    "{$layout->face->part} {$layout->layer->id} $fault->course".
-                        ($fault->x === null ? '' : sprintf(' %.0F', $fault->x)),
-                );
-            }
-        }
-
-        return [...$findings, ...$this->nowhere(), ...$this->planes()];
-    }
-
-    /** @return list<Finding> what is settled for a part or a layer that is not there */
-    private function nowhere(): array
-    {
-        $findings = [];
-        $named = [];
-        foreach ([...$this->takeoff->moved, ...$this->takeoff->surveys, ...$this->takeoff->transfers] as $of) {
-            $named[$of->part] = isset($this->laying->faces[$of->part]);
-        }
-        foreach ($this->takeoff->deliveries as $delivery) {
-            foreach ($delivery->parts as $part) {
-                $named[$part] = isset($this->envelope->parts[$part]);
-            }
-        }
-        $materials = [
-            ...array_column($this->takeoff->layers, 'tape'),
-            ...array_column($this->takeoff->layers, 'of'),
-            ...array_column($this->takeoff->surveys, 'bracket'),
-            ...array_column($this->takeoff->surveys, 'girt'),
-        ];
-        foreach (array_filter($materials) as $material) {
-            $named[$material] = $this->materials->find($material) !== null;
-        }
-        foreach ($this->takeoff->layers as $rule) {
-            $layers = array_column($this->assemblies[$rule->assembly]->layers ?? [], 'id');
-            $named["$rule->assembly/$rule->layer"] = in_array($rule->layer, $layers, true);
-        }
-        foreach ($named as $what => $isThere) {
-            if (! $isThere) {
-                $findings[] = self::finding('takeoff.nowhere', Severity::Note, ['what' => (string) $what], (string) $what);
-            }
-        }
-
-        return $findings;
-    }
-
-    /** @return list<Finding> walls that no packing brings into plane */
-    private function planes(): array
-    {
-        $most = RuleFigures::of('takeoff')->figure('plane_most_mm');
-        $findings = [];
-        foreach ($this->takeoff->surveys as $survey) {
-            $over = array_filter($survey->packed(), fn (array $point): bool => $point['need_mm'] > $most);
-            if ($over !== []) {
-                $findings[] = self::finding(
-                    'takeoff.out-of-plane',
-                    Severity::Caution,
-                    [
-                        'survey' => $survey->id,
-                        'count' => count($over),
-                        'need_mm' => max(array_column($over, 'need_mm')),
-                        'most_mm' => $most,
-                    ],
-                    $survey->id,
-                );
-            }
-        }
-
-        return $findings;
-    }
-
-    /** @param  array<string, float|int|string>  $figures */
-    private static function finding(string $code, Severity $severity, array $figures, string $of): Finding
-    {
-        return new Finding($code, $severity, 'takeoff', $figures, Source::computed('the layout of the building'), $of);
+        return (new TakeoffFindings($this->takeoff, $this->laying, $this->envelope, $this->assemblies, $this->materials))
+            ->all();
     }
 }
