@@ -31,7 +31,6 @@ $views = [
         'document.querySelector("[data-finding^=\"year.over\"] button.act").click()',
     ],
     'beside' => ['assemblies/w2/beside', '[data-beside="w2.c"]', null],
-    'climates' => ['assemblies/w2/climates', '[data-drawing=sweep]', null],
     'materials' => ['materials/smart-film-nylon', '[data-material="smart-film-nylon"]', null],
     'findings' => ['findings', '[data-finding]', null],
     'sequence' => ['sequences/o4', '[data-drawing=unfolded]', 'document.querySelector("[data-step=\"6\"]").click()'],
@@ -51,6 +50,12 @@ $views = [
         'sequences/o4/cards',
         '[data-card]',
         'document.querySelector("[data-card=\"3\"]").parentElement.scrollIntoView()',
+    ],
+    'quantities' => [
+        'quantities',
+        '[data-drawing=lying] [data-piece]',
+        '[...document.querySelectorAll("button")].find((b) => b.textContent.startsWith("Mineral wool board")).click()',
+        '[data-layer-form=l5]',
     ],
     'calendar' => ['calendar', '[data-drawing="open days"] [data-clock]', null],
     'practice' => [

@@ -74,7 +74,7 @@ it('judges a course that is moved by key, and puts it back', function () {
             ['part' => 'stacks.wall.0', 'layer' => 'l4', 'course' => 1, 'at_mm' => 919],
         ]);
         press($browser, WebDriverKeys::DELETE);
-        $browser->gone('[data-finding^="takeoff."]');
+        $browser->until('return !document.querySelector(\'[data-finding^="takeoff."]\')', 'nothing left to say');
         saved($browser);
         expect(takeoffIn($browser, $project))->not->toHaveKey('moved');
     });
