@@ -72,6 +72,7 @@ Route::middleware(['auth', 'auth.session', 'throttle:api'])->group(function (): 
                 ]);
                 Route::get('others', [SequenceController::class, 'others'])->middleware('budget:60');
                 Route::get('plan/proposed', [PlanController::class, 'proposed'])->middleware('budget:60');
+                Route::get('plan/forecast', [PlanController::class, 'forecast'])->middleware('budget:60');
                 Route::get('plan.ics', [PlanController::class, 'calendar']);
                 Route::get('plan.csv', [PlanController::class, 'csv']);
                 Route::get('order.csv', [TakeoffController::class, 'csv'])->middleware('budget:60');

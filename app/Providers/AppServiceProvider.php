@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Station\SimulatedStation;
+use App\Station\WeatherStation;
 use Apron\Json\CoreData;
 use Apron\Material\Catalogue;
 use Apron\Project\Sections;
@@ -21,6 +23,8 @@ class AppServiceProvider extends ServiceProvider
     {
         $this->app->singleton(Catalogue::class);
         $this->app->singleton(Sections::class, Sections::usual(...));
+        // No real station is connected: one that is implements the same interface and is bound here.
+        $this->app->bind(WeatherStation::class, SimulatedStation::class);
     }
 
     public function boot(): void

@@ -73,3 +73,41 @@ it('begins a plan with the walls of the building, adds a task, and keeps what ca
         expect($browser->see('[data-task-form] [role=alert]')->getText())->toContain('no other task');
     });
 });
+
+it('opens a day for who leads the crew, with what the weather stops and which papers to have', function () {
+    signedIn('consultant', function (Browser $browser): void {
+        $project = copyOfDemo($browser);
+        $browser->open("/p/$project/calendar");
+        $browser->see('[data-sky="simulated-station"]');
+        press($browser, 'd');
+        $browser->see('[data-day="2027-04-23"] [data-does="reading.w1.dressed"]');
+        expect($browser->see('[data-papers]')->getText())
+            ->toContain('Stair window')
+            ->and($browser->see('[data-weather]')->getText())
+            ->toContain('simulated');
+        // A wet Friday in place of the dry one: what sticks stops.
+        $browser->see('[data-forecast] summary')->sendKeys(WebDriverKeys::ENTER);
+        $lines = $browser->see('textarea[aria-label=Forecast]');
+        $lines->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $lines->sendKeys('2027-04-23, 4, 9, 12, 90, 3');
+        button($browser, 'put them there', WebDriverKeys::ENTER);
+        $browser->see('[data-sky="forecast"]');
+        saved($browser);
+        expect(planIn($browser, $project))
+            ->not->toHaveKey('forecast_by')
+            ->and(planIn($browser, $project)['forecast'])
+            ->toHaveCount(1);
+        button($browser, 'ask the simulated station', WebDriverKeys::ENTER);
+        $browser->see('[data-sky="simulated-station"]');
+        saved($browser);
+        // The boards wait until the membrane has cured, as it is typed.
+        $browser->see('[data-row="stacks.w2.4"] button')->sendKeys(WebDriverKeys::ENTER);
+        $waits = $browser->see('[aria-label="Waits for"]');
+        $waits->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $waits->sendKeys('stacks.w2.set, stacks.w2.3 cured');
+        $browser->see('[data-cures="stacks.w2.3"]');
+        saved($browser);
+        $task = array_column(planIn($browser, $project)['tasks'], null, 'id')['stacks.w2.4'];
+        expect($task['after'])->toBe([['task' => 'stacks.w2.set'], ['task' => 'stacks.w2.3', 'until' => 'cure']]);
+    });
+});

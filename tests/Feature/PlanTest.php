@@ -77,3 +77,37 @@ it('refuses a plan that goes round, at its place, and keeps the one that was', f
         ->assertJsonPath('pointer', '/plan/tasks/0/after');
     expect($this->getJson($this->path)->json('plan.0.revision'))->toBe($documents['revision']);
 });
+
+it('has a fortnight from the simulated station, marked, the same whenever it is asked for', function () {
+    $ask = fn (string $start): array => $this->getJson("{$this->path}/plan/forecast?start=$start")->assertOk()->json();
+    $first = $ask('2027-04-23');
+    $later = $ask('2027-04-26');
+    expect($first['forecast_by'])
+        ->toBe('simulated-station')
+        ->and($first['forecast'])
+        ->toHaveCount(14)
+        ->and($first['forecast'][3])
+        ->toBe($later['forecast'][0]);
+    $plan = $this->getJson($this->path)->json('plan.0');
+    $this->putJson("{$this->path}/documents/plan/plan", [
+        'revision' => $plan['revision'],
+        'content' => [...$plan['content'], ...$first],
+    ])->assertOk();
+    $calendar = $this->getJson("{$this->path}/assessment")->json('calendar');
+    expect(array_unique(array_column($calendar['weather'], 'by')))->toBe(['simulated-station']);
+});
+
+it('has days about the mean of their month, and as much rain as it has', function () {
+    $month = new Apron\Climate\Month(8.0, 70.0, rain: 60.0, wind: 5.0, dailySwing: 4.0);
+    $days = (new App\Station\SimulatedStation(5))->forecast(0, 3000, array_fill(0, 12, $month));
+    $mean = fn (Closure $of): float => array_sum(array_map($of, $days)) / count($days);
+    expect($mean(fn ($day): float => $day->mean()))
+        ->toEqualWithDelta(8.0, 0.3)
+        ->and($mean(fn ($day): float => $day->rain * 30))
+        ->toEqualWithDelta(60.0, 6.0)
+        ->and(min(array_map(fn ($day): float => $day->high - $day->low, $days)))
+        ->toBeGreaterThan(0.0)
+        // A dry day follows a dry one more often than not, and no two days in a row are strangers.
+        ->and($mean(fn ($day): float => $day->rain > 0 ? 1.0 : 0.0))
+        ->toEqualWithDelta(1 / 3, 0.05);
+});

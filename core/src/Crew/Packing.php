@@ -36,14 +36,14 @@ final class Packing
     }
 
     /**
-     * The fewest that any packing could take: the bound L2 of Martello and Toth (Knapsack Problems, 1990, 8.3.2; from
-     * memory), over a few thresholds.
+     * The fewest that any packing could take, by two bounds: L2 of Martello and Toth (Knapsack Problems, 1990, 8.3.2;
+     * from memory), over a few thresholds; and all of the length over the fullest that one can be filled.
      *
      * @param  array<int, float>  $lengths  mm
      */
     public static function atLeast(array $lengths, float $of): int
     {
-        $best = (int) ceil((array_sum($lengths) - self::HAIR) / $of);
+        $best = (int) ceil((array_sum($lengths) - self::HAIR) / self::fullest($lengths, $of));
         $thresholds = array_unique(array_filter($lengths, fn (float $l): bool => $l <= $of / 2));
         sort($thresholds);
         $step = max(1, intdiv(count($thresholds), 40));
@@ -66,5 +66,35 @@ final class Packing
         }
 
         return $lengths === [] ? 0 : max(1, $best);
+    }
+
+    /**
+     * The most of one that any of the lengths fill, mm, where they are whole centimetres; all of it where they are not.
+     *
+     * @param  array<int, float>  $lengths
+     */
+    private static function fullest(array $lengths, float $of): float
+    {
+        $grid = 10.0;
+        $kinds = array_count_values(array_map(fn (float $l): int => (int) floor(($l + self::HAIR) / $grid), $lengths));
+        $areWhole = array_filter($lengths, fn (float $l): bool => abs($l / $grid - round($l / $grid)) > 0.05) === [];
+        $room = (int) floor(($of + self::HAIR) / $grid);
+        if (! $areWhole || count($kinds) > 200) {
+            return $of;
+        }
+        $reached = [0 => true];
+        foreach ($kinds as $length => $count) {
+            $most = $length < 1 ? 0 : min($count, intdiv($room, $length));
+            $next = $reached;
+            foreach (array_keys($reached) as $sum) {
+                for ($n = 1; $n <= $most && $sum + $n * $length <= $room; $n++) {
+                    $next[$sum + $n * $length] = true;
+                }
+            }
+            $reached = $next;
+        }
+        $full = $grid * max(array_keys($reached));
+
+        return $full > 0 ? min($of, $full) : $of;
     }
 }

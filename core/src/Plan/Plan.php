@@ -13,11 +13,15 @@ final readonly class Plan
     /** @var array<string, Done> by task */
     public array $done;
 
+    /** @var array<int, DayWeather> by day */
+    public array $forecast;
+
     /**
      * @param  non-empty-list<int>  $weekDays  1 Monday to 7 Sunday
      * @param  list<int>  $holidays
      * @param  list<Task>  $given  in the order of the file
      * @param  list<Done>  $done
+     * @param  list<DayWeather>  $forecast
      *
      * @throws GoesRound where tasks wait for each other in a ring
      */
@@ -28,9 +32,28 @@ final readonly class Plan
         public array $given,
         array $done = [],
         public ?int $today = null,
+        array $forecast = [],
+        /** the forecast is of the simulated station that ships with Apron */
+        public bool $isSimulated = false,
     ) {
         $this->tasks = self::ordered($given);
         $this->done = array_column($done, null, 'task');
+        $this->forecast = array_column($forecast, null, 'day');
+    }
+
+    /** @param  list<Task>  $tasks  the same, with other waits */
+    public function with(array $tasks): self
+    {
+        return new self(
+            $this->start,
+            $this->weekDays,
+            $this->holidays,
+            $tasks,
+            array_values($this->done),
+            $this->today,
+            array_values($this->forecast),
+            $this->isSimulated,
+        );
     }
 
     public function days(): WorkDays

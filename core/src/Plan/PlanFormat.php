@@ -15,12 +15,18 @@ final class PlanFormat
 
     private const MOST_DAYS = 2000;
 
+    /** what a forecast of the simulated station is marked with */
+    private const STATION = 'simulated-station';
+
     private const MOST_HOURS = 24.0 * 365;
 
     /** @throws FileRefused */
     public static function read(Node $node): Plan
     {
-        $node->object(['start', 'work_days', 'holidays', 'tasks', 'done', 'today'], ['start']);
+        $node->object(
+            ['start', 'work_days', 'holidays', 'tasks', 'done', 'today', 'forecast', 'forecast_by'],
+            ['start'],
+        );
         $tasks = array_map(
             fn (Node $row): Task => self::task($row),
             $node->optional('tasks')?->listOf(self::MOST_TASKS)->items() ?? [],
@@ -40,6 +46,8 @@ final class PlanFormat
                 $tasks,
                 self::done($node->optional('done'), $tasks),
                 $today === null ? null : self::day($today),
+                self::forecast($node->optional('forecast')),
+                $node->optional('forecast_by')?->word(['typed', self::STATION]) === self::STATION,
             );
         } catch (GoesRound $ring) {
             foreach ($node->get('tasks')->items() as $row) {
@@ -84,6 +92,8 @@ final class PlanFormat
                 'after',
                 'not_before',
                 'needs_dry',
+                'details',
+                'steps',
             ],
             ['id', 'title', 'days'],
         );
@@ -103,17 +113,67 @@ final class PlanFormat
             isHold: $row->optional('hold')?->boolean() ?? false,
             notBefore: $notBefore === null ? null : self::day($notBefore),
             needsDry: $row->optional('needs_dry')?->boolean() ?? false,
+            details: array_map(fn (Node $id): string => $id->id(), $row->optional('details')?->items() ?? []),
+            steps: self::steps($row->optional('steps')),
         );
+    }
+
+    /** @return array{int, int}|null */
+    private static function steps(?Node $node): ?array
+    {
+        if ($node === null) {
+            return null;
+        }
+        [$from, $to] = array_map(fn (Node $step): int => $step->integer(0, 1000), $node->items(2, 2)) + [0, 0];
+        if ($to < $from) {
+            $node->refuse('two numbers of steps, the first no later than the last');
+        }
+
+        return [$from, $to];
+    }
+
+    /** @return list<DayWeather> each day once, in the order of the days */
+    private static function forecast(?Node $node): array
+    {
+        $days = [];
+        foreach ($node?->listOf(self::MOST_DAYS)->items() ?? [] as $row) {
+            $row->object(['date', 'low_c', 'high_c', 'rain_mm', 'rh_pct', 'wind_m_s'], ['date', 'low_c', 'high_c', 'rain_mm']);
+            $day = self::day($row->get('date'));
+            if (isset($days[$day])) {
+                $row->get('date')->refuse('each day once');
+            }
+            $low = $row->get('low_c')->between(-80.0, 60.0, '°C');
+            $high = $row->get('high_c')->between(-80.0, 70.0, '°C');
+            if ($high < $low) {
+                $row->get('high_c')->refuse('a temperature that is not below the coldest of the day');
+            }
+            $days[$day] = new DayWeather(
+                $day,
+                $low,
+                $high,
+                $row->get('rain_mm')->between(0.0, 2000.0, 'mm'),
+                $row->optional('rh_pct')?->between(0.0, 100.0, '%'),
+                $row->optional('wind_m_s')?->between(0.0, 120.0, 'm/s'),
+            );
+        }
+        ksort($days);
+
+        return array_values($days);
     }
 
     private static function wait(Node $node): Wait
     {
-        $node->object(['task', 'from', 'wait_h'], ['task']);
+        $node->object(['task', 'from', 'wait_h', 'until'], ['task']);
+        $until = $node->optional('until');
+        if ($until !== null && ($node->has('wait_h') || $node->has('from'))) {
+            $until->refuse('a wait by hours or one until something has cured, not both');
+        }
 
         return new Wait(
             $node->get('task')->id(),
             ($node->optional('from')?->word(['finish', 'start']) ?? 'finish') === 'start',
             $node->optional('wait_h')?->between(0.0, self::MOST_HOURS, 'h') ?? 0.0,
+            $until === null ? null : Cures::from($until->word(array_column(Cures::cases(), 'value'))),
         );
     }
 
@@ -192,6 +252,11 @@ final class PlanFormat
                 ),
             ),
             'today' => $plan->today === null ? null : Day::written($plan->today),
+            'forecast' => array_map(
+                fn (DayWeather $day): array => $day->toArray(),
+                array_values($plan->forecast),
+            ),
+            'forecast_by' => $plan->isSimulated ? self::STATION : null,
         ]);
     }
 
@@ -210,12 +275,15 @@ final class PlanFormat
                 fn (Wait $wait): array => Written::without([
                     'task' => $wait->task,
                     'from' => $wait->fromStart ? 'start' : null,
-                    'wait_h' => $wait->hours > 0 ? $wait->hours : null,
+                    'wait_h' => $wait->until === null && $wait->hours > 0 ? $wait->hours : null,
+                    'until' => $wait->until?->value,
                 ]),
                 $task->after,
             ),
             'not_before' => $task->notBefore === null ? null : Day::written($task->notBefore),
             'needs_dry' => $task->needsDry ? true : null,
+            'details' => $task->details,
+            'steps' => $task->steps,
         ]);
     }
 }

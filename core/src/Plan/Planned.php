@@ -14,6 +14,8 @@ final readonly class Planned
         /** working days that its start can slip with the finish unchanged */
         public int $float,
         public bool $isDone,
+        /** the task that keeps it from beginning sooner; null where a date does */
+        public ?string $because = null,
     ) {
     }
 
@@ -31,6 +33,7 @@ final readonly class Planned
             'to' => Day::written($this->to),
             'float_days' => $this->float,
             'critical' => $this->isCritical(),
+            'because' => $this->because,
         ];
     }
 }

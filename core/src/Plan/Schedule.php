@@ -33,9 +33,26 @@ final readonly class Schedule
                 // By its last day: of one that is under way that is what can still slip.
                 $isDone ? 0 : $days->between($to, $late[$task->id][1]),
                 $isDone,
+                isset($plan->done[$task->id]) ? null : self::because($task, $from, $early, $days),
             );
         }
         $this->planned = $planned;
+    }
+
+    /**
+     * What it waits for last, where that and no date settles its first day.
+     *
+     * @param  array<string, array{int, int}>  $early
+     */
+    private static function because(Task $task, int $from, array $early, WorkDays $days): ?string
+    {
+        foreach ($task->after as $wait) {
+            if ($days->from($wait->after(...$early[$wait->task])) === $from) {
+                return $wait->task;
+            }
+        }
+
+        return null;
     }
 
     /** @return array<string, array{int, int}> first and last day by task */

@@ -10,8 +10,18 @@ final readonly class Wait
     /** A wait that is no longer than a night is spent overnight. */
     private const NIGHT_H = 12.0;
 
-    public function __construct(public string $task, public bool $fromStart = false, public float $hours = 0.0)
+    public function __construct(
+        public string $task,
+        public bool $fromStart = false,
+        public float $hours = 0.0,
+        /** what of the other's product it waits for; its hours then follow from the air of that day */
+        public ?Cures $until = null,
+    ) {
+    }
+
+    public function lasting(float $hours): self
     {
+        return new self($this->task, $this->fromStart, $hours, $this->until);
     }
 
     /** How many whole days it lasts: after an end those after its evening, after a start those after its morning. */

@@ -15,6 +15,7 @@ use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Material\Material;
 use Apron\Material\Sticks;
+use Apron\Material\Usual;
 use Apron\Rules\RuleFigures;
 use Apron\Sealant\SealantJoint;
 
@@ -112,7 +113,7 @@ final class DetailAmounts
     private function fluid(Piece $piece, float $times, string $from): void
     {
         $m2 = ($times * self::area($piece)) / 1e6;
-        $coverage = $piece->material->product?->coverageM2L;
+        $coverage = Usual::of($piece->material)->coverageM2L;
         $wet = RuleFigures::of('coats')->figure('wet_coat_mm');
         $net = $coverage === null ? $m2 * $wet : $m2 / $coverage;
         $waste = $this->waste('fluid');
@@ -122,7 +123,7 @@ final class DetailAmounts
             $net,
             $net * (1 + $waste),
             'pail',
-            $piece->material->product->packL ?? $this->pack('fluid'),
+            Usual::of($piece->material)->packL ?? $this->pack('fluid'),
             $from,
             ['rule' => 'film', 'waste_pct' => 100 * $waste, 'wet_mm' => $coverage === null ? $wet : 1 / $coverage],
         );
@@ -149,7 +150,7 @@ final class DetailAmounts
     private function volume(Material $material, float $litres, string $from): void
     {
         $waste = $this->waste('bead');
-        $pack = $material->product->packL ?? $this->pack('bead');
+        $pack = Usual::of($material)->packL ?? $this->pack('bead');
         $why = ['rule' => 'section', 'waste_pct' => 100 * $waste];
         $gross = $litres * (1 + $waste);
         $this->amounts->add($material->id, Counted::Volume, $litres, $gross, 'sausage', $pack, $from, $why);

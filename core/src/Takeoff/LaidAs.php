@@ -22,6 +22,7 @@ enum LaidAs: string
     case Wool = 'wool';
     case Batt = 'batt';
     case Fluid = 'fluid';
+    case Mortar = 'mortar';
     case Spray = 'spray';
     case Strapping = 'strapping';
     case Cladding = 'cladding';
@@ -68,7 +69,7 @@ enum LaidAs: string
         return match (true) {
             $product?->rollM !== null => $isRolled ? $usual : self::Sheet,
             $product?->boardMm !== null => $usual->isBoard() ? $usual : self::Foam,
-            $product?->coverageM2L !== null, $product?->solidsPct !== null => self::Fluid,
+            $usual !== self::Mortar && ($product?->coverageM2L !== null || $product?->solidsPct !== null) => self::Fluid,
             default => $usual,
         };
     }

@@ -9,6 +9,7 @@ use Apron\Assembly\Framing;
 use Apron\Assembly\Runs;
 use Apron\Building\Part;
 use Apron\Crew\Packing;
+use Apron\Material\Usual;
 use Apron\Rules\RuleFigures;
 
 /** What layers that are not laid out take: by their area and a share over, by film, by length. */
@@ -31,6 +32,7 @@ final class LayerAmounts
         $rule = $this->takeoff->rule($assembly->id, $layer->id);
         match ($as) {
             LaidAs::Fluid => $this->fluid($part, $assembly, $at, $rule),
+            LaidAs::Mortar => $this->mortar($part, $assembly, $at, $rule),
             LaidAs::Spray => $this->amount(
                 $part,
                 $layer->material->id,
@@ -56,7 +58,7 @@ final class LayerAmounts
             $this->figures->lists('structure', $layer->material->family?->id);
         $why = ['rule' => $isOthers ? 'others' : 'share'];
         if ($as->isRolled() || $as->isBoard()) {
-            $size = Size::of($as, $layer->material->product, $rule);
+            $size = Size::of($as, Usual::of($layer->material), $rule);
             $order = [$as->isBoard() ? 'board' : 'roll', $size->area()];
             $why += ['width_mm' => $size->width, 'length_mm' => $size->length];
         }
@@ -66,16 +68,16 @@ final class LayerAmounts
     private function fluid(Part $part, Assembly $assembly, int $at, LayerRule $rule): void
     {
         $layer = $assembly->layers[$at];
-        $product = $layer->material->product;
+        $product = Usual::of($layer->material);
         $under = $assembly->layers[$at - 1]->material->family->id ?? null;
         $row = $this->figures->lists('rough', $under) ? 'rough' : 'smooth';
         $texture = $rule->texture ?? $this->figures->cell('texture', $row, 'factor') ?? 1.0;
-        $solids = $product?->solidsPct === null
+        $solids = $product->solidsPct === null
             ? RuleFigures::of('coats')->figure('solids_share')
             : $product->solidsPct / 100;
         // A litre is a millimetre on a square metre.
-        $wet = $product?->coverageM2L === null ? $layer->thicknessMm / $solids : 1 / $product->coverageM2L;
-        $pack = $rule->packL ?? ($product->packL ?? $this->figures->cell('pack_l', 'fluid', 'litres') ?? 1.0);
+        $wet = $product->coverageM2L === null ? $layer->thicknessMm / $solids : 1 / $product->coverageM2L;
+        $pack = $rule->packL ?? $product->packL ?? ($this->figures->cell('pack_l', 'fluid', 'litres') ?? 1.0);
         $this->amount(
             $part,
             $layer->material->id,
@@ -84,6 +86,27 @@ final class LayerAmounts
             ['pail', $pack],
             $this->share(LaidAs::Fluid, $rule),
             ['rule' => 'film', 'wet_mm' => $wet, 'texture' => $texture],
+        );
+    }
+
+    /** Mixed by the whole kit or the half, never by less: so it is bought. */
+    private function mortar(Part $part, Assembly $assembly, int $at, LayerRule $rule): void
+    {
+        $layer = $assembly->layers[$at];
+        $sheet = Usual::of($layer->material);
+        $kit = $rule->packL ?? $sheet->packL ?? $this->figures->cell('pack_l', 'mortar', 'litres') ?? 1.0;
+        $this->amount(
+            $part,
+            $layer->material->id,
+            Counted::Volume,
+            $part->net * $layer->thicknessMm,
+            ['half kit', $kit / 2],
+            $this->share(LaidAs::Mortar, $rule),
+            [
+                'rule' => 'kit',
+                'slake_min' => $this->figures->figure('mortar_slake_min'),
+                ...$sheet->openMin === null ? [] : ['open_min' => $sheet->openMin],
+            ],
         );
     }
 
@@ -115,23 +138,38 @@ final class LayerAmounts
     /** Up every line of members, or level at their spacing, in lengths that it is sold in. */
     private function strapping(Part $part, Face $face, Framing $framing, string $material): void
     {
-        $spacing = $framing->spacingMm ?? $this->figures->figure('solid_lines_mm');
-        $lengths = [];
+        foreach (self::members($face, $framing) as [$x0, $z0, $x1, $z1]) {
+            $this->lengths[$material][$part->id][] = $x1 - $x0 + $z1 - $z0;
+        }
+    }
+
+    /**
+     * Where strapping lies: up every line of members, or level at their spacing; openings left out.
+     *
+     * @return list<array{float, float, float, float}> left, foot, right, top, mm as the face has them
+     */
+    public static function members(Face $face, Framing $framing): array
+    {
+        $spacing = $framing->spacingMm ?? RuleFigures::of('takeoff')->figure('solid_lines_mm');
+        $lines = [];
         if ($framing->runs === Runs::Level) {
             for ($z = 0.0; $z <= $face->top + Face::HAIR; $z += $spacing) {
                 $at = min($z, $face->top - 1);
                 $open = array_filter($face->holes, fn (array $h): bool => $h[1] < $at && $at < $h[3]);
                 $out = array_map(fn (array $h): array => [$h[0], $h[2]], $open);
-                array_push($lengths, ...Face::without($face->spans($at, $at + 1), $out));
+                foreach (Face::without($face->spans($at, $at + 1), $out) as [$from, $to]) {
+                    $lines[] = [$from, $at, $to, $at];
+                }
             }
         } else {
             foreach ((new Backing($spacing, $face->left, $face->right))->lines($spacing) as $x) {
-                array_push($lengths, ...$face->up($x));
+                foreach ($face->up($x) as [$low, $high]) {
+                    $lines[] = [$x, $low, $x, $high];
+                }
             }
         }
-        foreach ($lengths as [$from, $to]) {
-            $this->lengths[$material][$part->id][] = $to - $from;
-        }
+
+        return $lines;
     }
 
     /** Strapping of all parts, off lengths as they are sold. */

@@ -10,6 +10,7 @@ use Apron\Building\Envelope;
 use Apron\Building\JointKind;
 use Apron\Building\Part;
 use Apron\Crew\Packing;
+use Apron\Material\Usual;
 use Apron\Rules\RuleFigures;
 
 /**
@@ -62,7 +63,7 @@ final class Laying
                 continue;
             }
             $rule = $this->takeoff->rule($assembly->id, $layer->id);
-            $size = Size::of($as, $layer->material->product, $rule);
+            $size = Size::of($as, Usual::of($layer->material), $rule);
             $backing = $rule->jointsAnywhere
                 ? new Backing(null, $face->left, $face->right)
                 : new Backing(self::spacing($assembly, $at), $face->left, $face->right);

@@ -24,18 +24,18 @@ final readonly class Size
         }
     }
 
-    /** What the project settles for the layer, else the data sheet, else what is commonly sold. */
-    public static function of(LaidAs $as, ?Product $product, LayerRule $rule): self
+    /** What the project settles for the layer, else the data sheet or the usual of its family, else what is commonly sold. */
+    public static function of(LaidAs $as, Product $product, LayerRule $rule): self
     {
         $usual = fn (string $table, string $column): float => RuleFigures::of('takeoff')->cell($table, $as->value, $column) ?? 0.0;
         if ($as->isBoard()) {
-            $board = $rule->board ?? ($product->boardMm ?? null);
+            $board = $rule->board ?? $product->boardMm;
             $board ??= [1000 * $usual('sizes', 'width_m'), 1000 * $usual('sizes', 'length_m')];
 
             return new self(max($board), min($board));
         }
-        $roll = $rule->roll ?? ($product->rollM ?? null) ?? [$usual('sizes', 'width_m'), $usual('sizes', 'length_m')];
-        $lap = $rule->lap ?? ($product->lapMm ?? null) ?? [$usual('laps_mm', 'level'), $usual('laps_mm', 'end')];
+        $roll = $rule->roll ?? $product->rollM ?? [$usual('sizes', 'width_m'), $usual('sizes', 'length_m')];
+        $lap = $rule->lap ?? $product->lapMm ?? [$usual('laps_mm', 'level'), $usual('laps_mm', 'end')];
 
         // A lap as wide as the roll covers nothing: half of it is the most.
         return new self(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Apron\Takeoff;
 
+use Apron\Assembly\AirLayer;
 use Apron\Assembly\Assembly;
 use Apron\Building\Envelope;
 use Apron\Building\JointKind;
@@ -190,19 +191,31 @@ final readonly class TakeoffAssessment
         return [$of->cut(), [...$uncounted, ...$this->emptySpaces()]];
     }
 
-    /** @return list<Uncounted> spaces that something must stand in, of which nobody has said what */
+    /**
+     * @return list<Uncounted> spaces that something must stand in, of which nobody has said what; screens along the foot
+     *   and the head of every space that air moves in, and round what is open in it
+     */
     private function emptySpaces(): array
     {
         $rows = [];
-        foreach (array_keys($this->laying->faces) as $id) {
+        foreach ($this->laying->faces as $id => $face) {
             $assembly = $this->assemblies[$this->envelope->parts[$id]->assembly ?? ''] ?? null;
             if ($assembly === null) {
                 continue;
             }
             foreach ($assembly->layers as $at => $layer) {
-                if ($layer->airLayer() !== null && $layer->framing === null && $at > 0) {
-                    $of = "$assembly->id/$layer->id";
-                    $rows[$of] = ['what' => 'strapping', 'metres' => 0.0, 'of' => $of, 'kind' => ''];
+                $air = $at > 0 ? $layer->airLayer() : null;
+                $of = "$assembly->id/$layer->id";
+                if ($air !== null && $layer->framing === null) {
+                    $rows["strapping $of"] = ['what' => 'strapping', 'metres' => 0.0, 'of' => $of, 'kind' => ''];
+                }
+                if ($air === AirLayer::Ventilated || $air === AirLayer::SlightlyVentilated) {
+                    $mm = 2 * ($face->right - $face->left);
+                    foreach ($face->holes as [$left, , $right]) {
+                        $mm += 2 * ($right - $left);
+                    }
+                    $rows["screens $of"] ??= ['what' => 'screens', 'metres' => 0.0, 'of' => $of, 'kind' => ''];
+                    $rows["screens $of"]['metres'] = round($rows["screens $of"]['metres'] + $mm / 1000, 3);
                 }
             }
         }
@@ -252,6 +265,7 @@ final readonly class TakeoffAssessment
     {
         return [
             'faces' => $this->faces(),
+            'strapping' => $this->strapping(),
             'cuts' => $this->cuts,
             'fasteners' => array_map(fn (FastenerRow $row): array => $row->toArray(), $this->fasteners),
             'uncounted' => $this->uncounted,
@@ -279,6 +293,27 @@ final readonly class TakeoffAssessment
                 ),
             ], $this->takeoff->transfers),
         ];
+    }
+
+    /** @return list<array<string, mixed>> what stands in spaces, as it lies */
+    private function strapping(): array
+    {
+        $rows = [];
+        foreach ($this->laying->faces as $id => $face) {
+            $assembly = $this->assemblies[$this->envelope->parts[$id]->assembly ?? ''] ?? null;
+            if ($assembly === null) {
+                continue;
+            }
+            foreach ($assembly->layers as $at => $layer) {
+                if ($layer->framing !== null && LaidAs::of($assembly, $at) === LaidAs::Strapping) {
+                    $lines = array_map(self::rounded(...), LayerAmounts::members($face, $layer->framing));
+                    $rows[] = ['part' => $face->part, 'assembly' => $assembly->id, 'layer' => $layer->id] +
+                        ['lines_mm' => $lines];
+                }
+            }
+        }
+
+        return $rows;
     }
 
     /** @return list<array<string, mixed>> the upright parts laid flat, to draw on */

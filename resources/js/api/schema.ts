@@ -268,6 +268,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{project}/plan/forecast": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Days ahead from the weather station there is: a simulated one, and marked so; not stored. */
+        get: operations["stationForecast"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{project}/plan.ics": {
         parameters: {
             query?: never;
@@ -1497,6 +1514,22 @@ export interface components {
                 to?: string;
             }[];
             today?: string;
+            /** @description each day once */
+            forecast?: {
+                date: string;
+                /** @description of its coldest hour */
+                low_c: number;
+                high_c: number;
+                rain_mm: number;
+                /** @description mean */
+                rh_pct?: number;
+                wind_m_s?: number;
+            }[];
+            /**
+             * @description a forecast of the simulated station is marked wherever it is shown
+             * @enum {string}
+             */
+            forecast_by?: "typed" | "simulated-station";
         };
         Task: {
             id: string;
@@ -1514,9 +1547,18 @@ export interface components {
                 /** @enum {string} */
                 from?: "finish" | "start";
                 wait_h?: number;
+                /**
+                 * @description what of the other's product it waits for, by the air of that day; in place of wait_h
+                 * @enum {string}
+                 */
+                until?: "cure" | "recoat" | "tack";
             }[];
             not_before?: string;
             needs_dry?: boolean;
+            /** @description openings and details that it makes */
+            details?: string[];
+            /** @description of those details, from one step to another; all where it is not said */
+            steps?: number[];
         };
         /** @description how one layer is laid and bought, where the data sheet or the usual is not meant */
         LayerRule: {
@@ -2195,6 +2237,8 @@ export interface components {
                     to: string;
                     float_days: number;
                     critical: boolean;
+                    /** @description the task that keeps it from beginning sooner; null where a date does */
+                    because: string | null;
                 }[];
                 clocks: {
                     task: string;
@@ -2204,6 +2248,43 @@ export interface components {
                     cover_by: string;
                     covered: string | null;
                     days_used: number | null;
+                }[];
+                /** @description waits until something has cured, with the air that they were reckoned in */
+                cures: {
+                    task: string;
+                    waits_for: string;
+                    /** @enum {unknown} */
+                    until: "cure" | "recoat" | "tack";
+                    hours: number;
+                    temperature_c: number;
+                    rh_pct: number;
+                }[];
+                /** @description each day that is forecast, with what is planned on it */
+                weather: {
+                    date: string;
+                    low_c: number;
+                    high_c: number;
+                    rain_mm: number;
+                    rh_pct?: number;
+                    wind_m_s?: number;
+                    /** @enum {unknown} */
+                    by: "forecast" | "simulated-station";
+                    gates: {
+                        task: string;
+                        /** @enum {unknown} */
+                        gate: "open" | "warm-hours" | "rain" | "cold" | "hot" | "frost" | "damp" | "wind";
+                    }[];
+                }[];
+                /** @description what a shower would wet, by runs of days */
+                showers: {
+                    area: string;
+                    from: string;
+                    /** @description null where it goes on past the last task */
+                    to: string | null;
+                    /** @description products that water harms, and reaches */
+                    wets: string[];
+                    /** @description details that let it in as they stand then */
+                    openings: string[];
                 }[];
             };
             /** @description what is bought */
@@ -2232,7 +2313,7 @@ export interface components {
                 /** @description how gross follows from net */
                 why: {
                     /** @enum {unknown} */
-                    rule: "laid-out" | "share" | "film" | "section" | "rolls" | "lengths" | "placed" | "pattern" | "stated" | "seams" | "others";
+                    rule: "laid-out" | "share" | "film" | "section" | "rolls" | "lengths" | "placed" | "pattern" | "stated" | "seams" | "others" | "kit";
                     waste_pct?: number;
                     wet_mm?: number;
                     texture?: number;
@@ -2241,6 +2322,8 @@ export interface components {
                     least?: number;
                     width_mm?: number;
                     length_mm?: number;
+                    slake_min?: number;
+                    open_min?: number;
                 };
             }[];
             /** @description layers of upright parts as their sheets and boards lie */
@@ -2314,7 +2397,7 @@ export interface components {
                 /** @description what is built and not in the order */
                 uncounted: {
                     /** @enum {unknown} */
-                    what: "joints" | "strapping";
+                    what: "joints" | "strapping" | "screens";
                     metres: number;
                     of: string;
                     kind: string;
@@ -2375,6 +2458,13 @@ export interface components {
                             z_mm: number;
                         }[];
                     }[];
+                }[];
+                /** @description what stands in spaces, as it lies */
+                strapping: {
+                    part: string;
+                    assembly: string;
+                    layer: string;
+                    lines_mm: number[][];
                 }[];
             };
         };
@@ -2913,6 +3003,20 @@ export interface components {
             facet: string;
             rect: number[];
             step: number;
+        };
+        /** @description days ahead from the weather station there is */
+        Forecast: {
+            forecast: {
+                date: string;
+                /** @description of its coldest hour */
+                low_c: number;
+                high_c: number;
+                rain_mm: number;
+                /** @description mean */
+                rh_pct?: number;
+                wind_m_s?: number;
+            }[];
+            forecast_by: string;
         };
         BriefContent: {
             project: components["schemas"]["ProjectHead"];
@@ -3546,6 +3650,7 @@ export interface operations {
         parameters: {
             query?: {
                 start?: string;
+                hands?: number;
             };
             header?: never;
             path: {
@@ -3562,6 +3667,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Plan"];
+                };
+            };
+        };
+    };
+    stationForecast: {
+        parameters: {
+            query?: {
+                start?: string;
+            };
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a fortnight from a day on */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Forecast"];
+                };
+            };
+            /** @description the project has no climate to make a forecast of */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
                 };
             };
         };

@@ -1,3 +1,6 @@
+import { readLines } from '../ui/lines';
+import { FORECAST } from './forecast';
+import { readMakes, writeMakes } from './makes';
 import { expect, test } from 'vitest';
 import { behind, readAfter, writeAfter } from './after';
 import { dayOf, mondays, spoken, written } from './days';
@@ -46,4 +49,31 @@ test('days are counted and written as the calendar has them', () => {
     '2027-04-19',
   ]);
   expect(mondays(dayOf('2027-04-01'), dayOf('2028-04-20'), 10).length).toBeLessThanOrEqual(10);
+});
+
+it('reads what a task makes, and forecasts, and writes them as they were', () => {
+  expect(readMakes('o2, o11: 1 to 4')).toEqual({ details: ['o2', 'o11'], steps: [1, 4] });
+  expect(readMakes('')).toEqual({ details: [], steps: null });
+  expect(readMakes(': 1 to 4')).toBeNull();
+  expect(readMakes('o2: 4 to 1')).toBeNull();
+  expect(writeMakes({ details: ['o2'], steps: [1, 4] })).toBe('o2: 1 to 4');
+  const read = readLines('date,low,high,rain\n2027-04-26, 3, 11, 0.5, 80\n2027-04-27, -2, 4, 0, , 7', FORECAST);
+  expect(read).toEqual({
+    rows: [
+      { date: '2027-04-26', low_c: 3, high_c: 11, rain_mm: 0.5, rh_pct: 80 },
+      { date: '2027-04-27', low_c: -2, high_c: 4, rain_mm: 0, wind_m_s: 7 },
+    ],
+  });
+  expect(readLines('2027-04-26, 3, 11, wet', FORECAST)).toHaveProperty('why');
+});
+
+it('reads waits until something has cured', () => {
+  expect(readAfter('t1 cured, t2 recoat', ['t1', 't2'])).toEqual({
+    waits: [
+      { task: 't1', until: 'cure' },
+      { task: 't2', until: 'recoat' },
+    ],
+  });
+  expect(writeAfter([{ task: 't1', until: 'tack' }])).toBe('t1 tack');
+  expect(readAfter('t9 cured', ['t1'])).toHaveProperty('why');
 });

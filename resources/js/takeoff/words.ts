@@ -23,6 +23,7 @@ const MANY: Record<string, string> = {
   pail: 'pails',
   sausage: 'sausages',
   can: 'cans',
+  'half kit': 'half kits',
   length: 'lengths',
   piece: 'pieces',
 };
@@ -51,6 +52,10 @@ export function whyOf(why: Amount['why'], units: Units): string {
       return `${show(why.wet_mm, 'thickness', units)} wet${
         why.texture !== undefined && why.texture !== 1 ? `, × ${trim(why.texture, 2)} for the rough face` : ''
       }, ${share}`;
+    case 'kit':
+      return `mixed by the whole kit or the half, stands ${why.slake_min ?? 0} min${
+        why.open_min === undefined ? '' : `, open for ${why.open_min} min`
+      }; ${share}`;
     case 'section':
       return `by its section, ${share}`;
     case 'rolls':

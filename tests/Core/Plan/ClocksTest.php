@@ -158,5 +158,5 @@ it('tells a month in which a product cannot be laid, by the climate of the proje
 });
 
 it('reads a plan that no day of was done, with no task at all', function () {
-    expect(calendarOf([])['calendar'])->toBe(['finish' => '2027-04-01', 'tasks' => [], 'clocks' => []]);
+    expect(calendarOf([])['calendar'])->toMatchArray(['finish' => '2027-04-01', 'tasks' => [], 'clocks' => []]);
 });

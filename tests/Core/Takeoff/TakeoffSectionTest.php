@@ -107,8 +107,8 @@ it('says how gross follows from net, in whole units', function () {
     expect($lines['polyolefin-wrap'])
         ->toMatchArray(['net' => 144.0, 'gross' => 197.28])
         ->and($lines['polyolefin-wrap']['order'])
-        // Two lengths of 12 m off each roll of 30.48, six in all.
-        ->toEqual(['unit' => 'roll', 'holds' => 83.5152, 'count' => 3])
+        // Two lengths of 12 m off each roll of 30.5, six in all.
+        ->toEqual(['unit' => 'roll', 'holds' => 83.57, 'count' => 3])
         ->and($lines['polyolefin-wrap']['why'])
         ->toMatchArray(['rule' => 'laid-out', 'least' => 3])
         // 31 lines of studs of 6 m on each wall; two pieces up each.

@@ -8,6 +8,7 @@ use Apron\Json\Node;
 use Apron\Plan\Plan;
 use Apron\Plan\PlanAssessment;
 use Apron\Plan\PlanFormat;
+use Apron\Plan\Task;
 use Apron\Project\OneSection;
 use Apron\Project\Project;
 use Apron\Project\Reading;
@@ -62,7 +63,10 @@ final class PlanSection extends OneSection
             }
         }
 
-        return new PlanAssessment($plan, $products, $project->brief->climate?->months);
+        $named = array_merge(...array_map(fn (Task $task): array => $task->details, $plan->given));
+        $details = array_intersect_key(array_column($project->details, null, 'id'), array_flip($named));
+
+        return new PlanAssessment($plan, $products, $project->brief->climate?->months, $details);
     }
 
     public function findings(Project $project): array
@@ -72,7 +76,16 @@ final class PlanSection extends OneSection
 
     public function standsOn(\stdClass $content): array
     {
-        return [];
+        $ids = [];
+        foreach (is_array($content->tasks ?? null) ? $content->tasks : [] as $task) {
+            foreach ($task instanceof \stdClass && is_array($task->details ?? null) ? $task->details : [] as $id) {
+                if (is_string($id)) {
+                    $ids[$id] = true;
+                }
+            }
+        }
+
+        return array_map(strval(...), array_keys($ids));
     }
 
     public function told(Project $project, string $key, Words $words): ?Told

@@ -1,6 +1,7 @@
 import { useRef, useState, type PointerEvent } from 'react';
 import type { DerivedCalendar, Plan } from '../../api/types';
-import { dayOf, mondays, spoken } from '../../plan/days';
+import { dayOf, mondays, spoken, written } from '../../plan/days';
+import { stops } from '../../plan/gates';
 import { useDrawnWidth } from '../useDrawnWidth';
 
 interface Props {
@@ -8,11 +9,14 @@ interface Props {
   calendar: DerivedCalendar;
   chosen?: string | null;
   choose?: (task: string) => void;
+  /** the day that is open beside, and opening one */
+  day?: number | null;
+  open?: (day: number) => void;
   /** a task was drawn to another first day */
   move?: ((task: string, day: number) => void) | undefined;
 }
 
-const SIZE = { usual: 780, left: 100, right: 14, head: 34, row: 21, gap: 22 };
+const SIZE = { usual: 780, left: 100, right: 14, head: 34, sky: 30, row: 21, gap: 22 };
 
 type Shown = DerivedCalendar['tasks'][number] & { task: NonNullable<Plan['tasks']>[number]; done: boolean };
 
@@ -20,7 +24,7 @@ type Shown = DerivedCalendar['tasks'][number] & { task: NonNullable<Plan['tasks'
  * What stands open, day by day: each area grows outward as its tasks are done, so that its upper edge is what the
  * weather meets on that day. What stands in the sun runs along that edge.
  */
-export function OpenDays({ plan, calendar, chosen = null, choose, move }: Props) {
+export function OpenDays({ plan, calendar, chosen = null, choose, day = null, open: openDay, move }: Props) {
   const svg = useRef<SVGSVGElement>(null);
   const width = useDrawnWidth(svg, SIZE.usual, 380);
   const drag = useRef<{ task: string; x: number; from: number } | null>(null);
@@ -37,7 +41,8 @@ export function OpenDays({ plan, calendar, chosen = null, choose, move }: Props)
   const x = (day: number) => SIZE.left + (day - first) * perDay;
   const clocks = new Map(calendar.clocks.map((c) => [c.task, c]));
   const areas = [...new Set(shown.map((t) => t.task.area ?? ''))];
-  let y = SIZE.head;
+  const sky = calendar.weather.length > 0;
+  let y = SIZE.head + (sky ? SIZE.sky : 0);
   /** A name that would run off the paper stands before its bar. */
   const near = (day: number, title: string) =>
     x(day) + 12 + title.length * 5.6 > width && x(day) - 12 - title.length * 5.6 > 0;
@@ -85,6 +90,64 @@ export function OpenDays({ plan, calendar, chosen = null, choose, move }: Props)
           )}
         </g>
       ))}
+      {openDay &&
+        Array.from({ length: last - first + 1 }, (_, i) => first + i).map((d) => (
+          <rect
+            key={d}
+            x={x(d)}
+            y="0"
+            width={perDay}
+            height={SIZE.head + (sky ? SIZE.sky : 0) - 6}
+            fill={d === day ? 'var(--color-ink)' : 'transparent'}
+            fillOpacity="0.18"
+            data-open-day={written(d)}
+            style={{ cursor: 'pointer' }}
+            onClick={() => openDay(d)}
+          >
+            <title>{spoken(d)}</title>
+          </rect>
+        ))}
+      {day !== null && (
+        <path d={`M${x(day)} 0V${height}M${x(day + 1)} 0V${height}`} stroke="var(--color-faint)" pointerEvents="none" />
+      )}
+      {sky && (
+        <g pointerEvents="none" data-sky={calendar.weather[0]?.by}>
+          <text x={SIZE.left - 6} y={SIZE.head + 10} textAnchor="end" fontSize="10" fill="var(--color-faint)">
+            {calendar.weather[0]?.by === 'simulated-station' ? 'simulated' : 'forecast'}
+          </text>
+          {calendar.weather
+            .filter((w) => dayOf(w.date) >= first && dayOf(w.date) <= last)
+            .map((w) => {
+              const tall = Math.min(16, w.rain_mm * 1.4);
+              const stopped = w.gates.some((g) => stops(g.gate));
+              return (
+                <g key={w.date} data-rain={w.rain_mm}>
+                  {tall > 0 && (
+                    <rect
+                      x={x(dayOf(w.date)) + perDay * 0.2}
+                      y={SIZE.head + 18 - tall}
+                      width={perDay * 0.6}
+                      height={tall}
+                      fill="var(--color-faint)"
+                    />
+                  )}
+                  {perDay > 15 && (
+                    <text
+                      x={x(dayOf(w.date)) + perDay / 2}
+                      y={SIZE.head + 28}
+                      textAnchor="middle"
+                      fontSize="10"
+                      fill={stopped ? 'var(--color-fail)' : 'var(--color-faint)'}
+                      fontWeight={stopped ? 700 : 400}
+                    >
+                      {Math.round(w.high_c)}°
+                    </text>
+                  )}
+                </g>
+              );
+            })}
+        </g>
+      )}
       {groups.map(({ area, rows, foot }) => (
         <g key={area} data-area={area}>
           <text x="2" y={foot - rows.length * SIZE.row + 12} fontSize="12" fontWeight="700">
@@ -172,6 +235,42 @@ export function OpenDays({ plan, calendar, chosen = null, choose, move }: Props)
             );
           })}
           <path d={`M${SIZE.left} ${foot}H${width - SIZE.right}`} stroke="var(--color-ink)" strokeWidth="1.4" />
+          {calendar.showers.some((s) => s.area === area) && (
+            <text x={SIZE.left - 6} y={foot + 9} textAnchor="end" fontSize="10" fill="var(--color-caution)">
+              a shower wets
+            </text>
+          )}
+          {calendar.showers
+            .filter((s) => s.area === area)
+            .map((s) => (
+              <path
+                key={s.from}
+                d={`M${x(dayOf(s.from) + 1)} ${foot + 5}H${s.to === null ? width - SIZE.right : x(dayOf(s.to) + 1)}`}
+                stroke="var(--color-caution)"
+                strokeWidth="4"
+                strokeDasharray="2 3"
+                data-shower={s.from}
+              >
+                <title>a shower would reach {[...s.wets, ...s.openings].join(', ')}</title>
+              </path>
+            ))}
+          {calendar.weather.flatMap((w) =>
+            w.gates
+              .filter((g) => stops(g.gate))
+              .map((g) => {
+                const i = rows.findIndex((r) => r.id === g.task);
+                const [cx, cy] = [x(dayOf(w.date)) + perDay / 2, foot - (i + 1) * SIZE.row + SIZE.row - 2];
+                return i < 0 ? null : (
+                  <path
+                    key={`${w.date} ${g.task}`}
+                    d={`M${cx - 4} ${cy - 4}l8 8m0 -8l-8 8`}
+                    stroke="var(--color-fail)"
+                    strokeWidth="2.4"
+                    data-stopped={`${g.task} ${w.date}`}
+                  />
+                );
+              }),
+          )}
         </g>
       ))}
       {plan.today !== undefined && (

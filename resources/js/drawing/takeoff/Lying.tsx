@@ -23,6 +23,8 @@ interface Props {
   /** a joint was dragged to another place */
   move?: ((joint: LaidJoint, at: number) => void) | undefined;
   marks?: Mark[];
+  /** what stands in its spaces, as it lies */
+  lines?: number[][];
   /** no higher than this on the paper, px */
   tallest?: number;
 }
@@ -30,7 +32,17 @@ interface Props {
 const EDGE = { left: 44, right: 12, top: 16, foot: 34 };
 
 /** One layer of one wall as its sheets or boards lie, seen from outside: laps where they lie over each other. */
-export function Lying({ face, layout, units, chosen = null, choose, move, marks = [], tallest = 390 }: Props) {
+export function Lying({
+  face,
+  layout,
+  units,
+  chosen = null,
+  choose,
+  move,
+  marks = [],
+  lines = [],
+  tallest = 390,
+}: Props) {
   const svg = useRef<SVGSVGElement>(null);
   const width = useDrawnWidth(svg, 780, 360);
   const [dragged, setDragged] = useState<{ joint: LaidJoint; at: number } | null>(null);
@@ -122,6 +134,15 @@ export function Lying({ face, layout, units, chosen = null, choose, move, marks 
           </g>
         );
       })}
+      {lines.map(([l = 0, f = 0, r = 0, t = 0], i) => (
+        <path
+          key={`line ${i}`}
+          d={`M${X(l)} ${Y(f)}L${X(r)} ${Y(t)}`}
+          stroke="var(--color-ink)"
+          strokeWidth="3"
+          data-strap
+        />
+      ))}
       {face.openings_mm.map(([l = 0, s = 0, r = 0, h = 0], i) => (
         <g key={i} data-open>
           <rect

@@ -20,6 +20,8 @@ import { useUnits } from '../../ui/units';
 import { useDraft } from '../../ui/useDraft';
 import { Clocks } from './Clocks';
 import { Dates } from './Dates';
+import { DaySheet } from './DaySheet';
+import { Forecast } from './Forecast';
 import { TaskForm } from './TaskForm';
 
 /** The work against days: what waits for what, how long each product stands in the sun, where work stops to be seen. */
@@ -96,12 +98,21 @@ function Days({ doc, mayEdit }: { doc: Doc<Plan>; mayEdit: boolean }) {
     body: { kind: 'plan', content: plan, units },
   });
   const calendar = live.answer?.calendar;
-  const [chosen, setChosen] = useState<string | null>(null);
+  const [chosen, setTask] = useState<string | null>(null);
+  const [day, setDay] = useState<number | null>(null);
+  const setChosen = (task: string | null) => {
+    setTask(task);
+    if (task !== null) setDay(null);
+  };
   const tasks = plan.tasks ?? [];
   const task = tasks.find((t) => t.id === chosen);
   const planned = new Map(calendar?.tasks.map((t) => [t.id, t]));
   const put = (next: Task, run?: string) =>
     draft.change({ ...plan, tasks: tasks.map((t) => (t.id === next.id ? next : t)) }, run);
+  const toDay = (next: number | null) => {
+    setDay(next);
+    if (next !== null) setTask(null);
+  };
   const step = (by: number) => {
     const at = tasks.findIndex((t) => t.id === chosen);
     const next = tasks[at < 0 ? (by > 0 ? 0 : tasks.length - 1) : (at + by + tasks.length) % tasks.length];
@@ -156,6 +167,10 @@ function Days({ doc, mayEdit }: { doc: Doc<Plan>; mayEdit: boolean }) {
     ArrowUp: () => step(-1),
     ArrowRight: { shown: '← →', says: 'the chosen task a day later, a day earlier', act: () => slip(1) },
     ArrowLeft: () => slip(-1),
+    d: {
+      says: 'the day, for who leads the crew; the next',
+      act: () => toDay(day === null ? dayOf(plan.today ?? plan.start) : day + 1),
+    },
     n: { says: 'a new task after the chosen one', act: add },
     Delete: { says: 'take the chosen task out', act: remove },
     undo: { shown: 'Ctrl+Z, Ctrl+Shift+Z', says: 'undo, redo', act: draft.undo },
@@ -167,11 +182,14 @@ function Days({ doc, mayEdit }: { doc: Doc<Plan>; mayEdit: boolean }) {
       reckoning={
         <>
           <Old old={live.old} why={live.why} />
-          {task ? (
+          {day !== null && calendar ? (
+            <DaySheet {...{ day, plan, calendar }} choose={setChosen} to={toDay} />
+          ) : task ? (
             <TaskForm
               key={task.id}
               {...{ task, plan, mayEdit, put, remove }}
               planned={planned.get(task.id)}
+              cures={(calendar?.cures ?? []).filter((c) => c.task === task.id)}
               others={tasks.filter((t) => !behind(tasks, task.id).has(t.id)).map((t) => t.id)}
               change={draft.change}
               back={() => setChosen(null)}
@@ -200,8 +218,14 @@ function Days({ doc, mayEdit }: { doc: Doc<Plan>; mayEdit: boolean }) {
           </span>
         </div>
         <Dates {...{ plan, mayEdit }} change={draft.change} />
+        {mayEdit && <Forecast {...{ plan }} change={draft.change} />}
         {calendar && tasks.length > 0 && (
-          <OpenDays {...{ plan, calendar, chosen }} choose={setChosen} move={mayEdit ? hold : undefined} />
+          <OpenDays
+            {...{ plan, calendar, chosen, day }}
+            choose={setChosen}
+            open={toDay}
+            move={mayEdit ? hold : undefined}
+          />
         )}
         <p className="flex flex-wrap items-baseline gap-3 pt-2">
           {mayEdit && (

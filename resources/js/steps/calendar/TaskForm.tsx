@@ -3,11 +3,17 @@ import { useMaterials } from '../../api/hooks';
 import type { DerivedCalendar, Plan, Task } from '../../api/types';
 import { readAfter, writeAfter } from '../../plan/after';
 import { dayOf, spoken } from '../../plan/days';
+import { made, readMakes, writeMakes } from '../../plan/makes';
+import { show } from '../../quantity/show';
+import { useUnits } from '../../ui/units';
+import { without } from '../../ui/without';
 
 interface Props {
   task: Task;
   plan: Plan;
   planned: DerivedCalendar['tasks'][number] | undefined;
+  /** what it waits for to cure */
+  cures: DerivedCalendar['cures'];
   /** tasks that it may wait for */
   others: string[];
   mayEdit: boolean;
@@ -18,8 +24,10 @@ interface Props {
 }
 
 /** One task: what it is, what it waits for, what it lays and covers, and when it was done. */
-export function TaskForm({ task, plan, planned, others, mayEdit, put, remove, change, back }: Props) {
+export function TaskForm({ task, plan, planned, cures, others, mayEdit, put, remove, change, back }: Props) {
   const materials = useMaterials().data ?? [];
+  const { units } = useUnits();
+  const [makes, setMakes] = useState<string | null>(null);
   const [after, setAfter] = useState<string | null>(null);
   const [days, setDays] = useState<string | null>(null);
   const read = after === null ? null : readAfter(after, others);
@@ -34,9 +42,7 @@ export function TaskForm({ task, plan, planned, others, mayEdit, put, remove, ch
   const did = (from: string, to: string) => {
     const rest = (plan.done ?? []).filter((d) => d.task !== task.id);
     const next = from === '' ? rest : [...rest, { task: task.id, from, ...(to === '' ? {} : { to }) }];
-    const { start, work_days, holidays, tasks, today } = plan;
-    const said = { start, work_days, holidays, tasks, today, ...(next.length > 0 ? { done: next } : {}) };
-    change(Object.fromEntries(Object.entries(said).filter(([, v]) => v !== undefined)) as unknown as Plan);
+    change(next.length > 0 ? { ...plan, done: next } : without(plan, 'done'));
   };
   const titles = new Map((plan.tasks ?? []).map((t) => [t.id, t.title]));
   return (
@@ -52,7 +58,8 @@ export function TaskForm({ task, plan, planned, others, mayEdit, put, remove, ch
           <b>
             {spoken(dayOf(planned.from))} to {spoken(dayOf(planned.to), true)}
           </b>
-          , {planned.critical ? 'critical' : done?.to ? 'done' : `may slip by ${planned.float_days} working days`}
+          , {planned.because !== null && `because of ${titles.get(planned.because) ?? planned.because}, `}
+          {planned.critical ? 'critical' : done?.to ? 'done' : `may slip by ${planned.float_days} working days`}
         </p>
       )}
       <fieldset disabled={!mayEdit} className="grid gap-2 text-[12px]">
@@ -102,7 +109,7 @@ export function TaskForm({ task, plan, planned, others, mayEdit, put, remove, ch
             className="w-full"
             aria-label="Waits for"
             aria-invalid={read !== null && 'why' in read}
-            placeholder="t1, t2 + 24h, t3 start"
+            placeholder="t1, t2 + 24h, t3 start, t4 cured"
             value={after ?? writeAfter(task.after ?? [])}
             onChange={(e) => {
               setAfter(e.target.value);
@@ -121,6 +128,12 @@ export function TaskForm({ task, plan, planned, others, mayEdit, put, remove, ch
         )}
         <p className="text-[11px] text-faint">
           {(task.after ?? []).map((w) => titles.get(w.task) ?? w.task).join('; ')}
+          {cures.map((c) => (
+            <span key={`${c.waits_for} ${c.until}`} className="block" data-cures={c.waits_for}>
+              {c.until === 'cure' ? 'cured' : c.until === 'recoat' ? 'ready for the next coat' : 'tack-free'} after{' '}
+              {c.hours} h at {show(c.temperature_c, 'temperature', units)} and {c.rh_pct} %
+            </span>
+          ))}
         </p>
         <label>
           lays
@@ -159,6 +172,29 @@ export function TaskForm({ task, plan, planned, others, mayEdit, put, remove, ch
               ))}
           </select>
         </label>
+        <label>
+          makes openings and details
+          <input
+            className="w-full"
+            aria-label="Openings and details that it makes"
+            aria-invalid={makes !== null && readMakes(makes) === null}
+            placeholder="o2, o11: 1 to 4"
+            value={makes ?? writeMakes(task)}
+            onChange={(e) => {
+              setMakes(e.target.value);
+              const read = readMakes(e.target.value);
+              if (read) put(made(task, read), `makes of ${task.id}`);
+            }}
+            onBlur={() => {
+              if (makes !== null && readMakes(makes) !== null) setMakes(null);
+            }}
+          />
+        </label>
+        {makes !== null && readMakes(makes) === null && (
+          <p role="alert" className="text-fail">
+            “{makes}”: their names, and steps where not all are done, as o2, o11: 1 to 4
+          </p>
+        )}
         <div className="flex flex-wrap gap-3">
           <label>
             <input

@@ -4,7 +4,7 @@ import { show } from '../../quantity/show';
 import type { LaidJoint } from '../../takeoff/joints';
 import { amountOf, KINDS_LAID, orderOf, whyOf } from '../../takeoff/words';
 import { QuantityField } from '../../ui/QuantityField';
-import { without } from './without';
+import { without } from '../../ui/without';
 
 interface Props {
   layout: Layout;

@@ -7,7 +7,7 @@ import { amountOf, orderOf, placesOf, whyOf } from '../../takeoff/words';
 import { TableField } from '../../ui/TableField';
 import { saveWorkbook } from '../../ui/workbook';
 import { DELIVERIES } from './lines';
-import { without } from './without';
+import { without } from '../../ui/without';
 
 interface Props {
   lines: Amount[];
@@ -101,6 +101,7 @@ export function OrderList({ lines, takeoff, told, mayEdit, units, project, nameO
 export function OrderNotes({ takeoff, told, mayEdit, units, nameOf, change }: Omit<Props, 'lines' | 'project'>) {
   const joints = told.uncounted.filter((u) => u.what === 'joints');
   const spaces = told.uncounted.filter((u) => u.what === 'strapping');
+  const screens = told.uncounted.filter((u) => u.what === 'screens');
   return (
     <section data-order-notes>
       {told.changes.length > 0 && (
@@ -117,7 +118,7 @@ export function OrderNotes({ takeoff, told, mayEdit, units, nameOf, change }: Om
           ))}
         </div>
       )}
-      {(joints.length > 0 || spaces.length > 0) && (
+      {told.uncounted.length > 0 && (
         <div className="pt-3 text-caution" data-uncounted>
           <p>
             <b>Built, and not in the order</b>
@@ -125,6 +126,12 @@ export function OrderNotes({ takeoff, told, mayEdit, units, nameOf, change }: Om
           {joints.map((u) => (
             <p key={u.kind}>
               {KINDS[u.kind as keyof typeof KINDS] ?? u.kind}: {show(u.metres, 'run', units)} without a detail
+            </p>
+          ))}
+          {screens.map((u) => (
+            <p key={u.of}>
+              {u.of.replace('/', ', layer ')}: {show(u.metres, 'run', units)} of screen, at feet, heads and round
+              openings
             </p>
           ))}
           {spaces.map((u) => (

@@ -6,7 +6,7 @@ import { QuantityField } from '../../ui/QuantityField';
 import { TableField } from '../../ui/TableField';
 import { freeId } from '../../ui/freeId';
 import { HOLES, POINTS } from './lines';
-import { without } from './without';
+import { without } from '../../ui/without';
 
 type Face = DerivedTakeoff['faces'][number];
 type Survey = NonNullable<Takeoff['surveys']>[number];

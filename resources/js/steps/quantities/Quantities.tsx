@@ -23,7 +23,7 @@ import { Fixings } from './Fixings';
 import { LayerForm } from './LayerForm';
 import { OrderList, OrderNotes } from './OrderList';
 import { PlaneForm, marksOf } from './PlaneForm';
-import { without } from './without';
+import { without } from '../../ui/without';
 
 const SHEET = '6 Quantities';
 
@@ -83,6 +83,7 @@ function First({ mayEdit }: { mayEdit: boolean }) {
 const VIEWS = [
   { view: 'lie', words: 'as it lies', key: 'l' },
   { view: 'order', words: 'to order', key: 'o' },
+  { view: 'strapping', words: 'strapping', key: 's' },
   { view: 'cuts', words: 'to cut', key: 'c' },
   { view: 'fixings', words: 'fasteners', key: 'k' },
   { view: 'plane', words: 'plane and holes', key: 'p' },
@@ -104,11 +105,12 @@ function TakenOff({ doc, mayEdit }: { doc: Doc<Takeoff>; mayEdit: boolean }) {
   const [view, setView] = useState<View>('lie');
   const [at, setAt] = useState<{ part: string; layer: string } | null>(null);
   const [joint, setJoint] = useState<LaidJoint | null>(null);
+  const isLying = view === 'lie';
   const layouts = live.answer?.layouts ?? [];
   const told = live.answer?.takeoff;
   const layout = layouts.find((l) => l.part === at?.part && l.layer === at.layer) ?? firstShown(layouts);
   const faces = told?.faces ?? [];
-  const face = faces.find((f) => f.part === (view === 'plane' ? (at?.part ?? layout?.part) : layout?.part)) ?? faces[0];
+  const face = faces.find((f) => f.part === (isLying ? layout?.part : (at?.part ?? layout?.part))) ?? faces[0];
   const productOf = (of: Layout) =>
     documents?.assemblies.find((a) => a.key === of.assembly)?.content.layers.find((l) => l.id === of.layer)?.material ??
     of.layer;
@@ -160,7 +162,6 @@ function TakenOff({ doc, mayEdit }: { doc: Doc<Takeoff>; mayEdit: boolean }) {
     const spacing = layout?.spacing_mm ?? null;
     put(chosen, spacing === null ? from + by * 10 : onMember(from, spacing) + by * spacing);
   };
-  const isLying = view === 'lie';
   useKeys({
     ...Object.fromEntries(VIEWS.map((v) => [v.key, { says: v.words, act: () => setView(v.view) }])),
     ArrowRight: { shown: '← →', says: 'the wall before, the next', act: () => step(along, 1) },
@@ -234,13 +235,24 @@ function TakenOff({ doc, mayEdit }: { doc: Doc<Takeoff>; mayEdit: boolean }) {
           </p>
         </div>
         {live.answer && layouts.length === 0 && <p>No wall of the building has a layer that is laid out.</p>}
-        {(isLying || view === 'plane') && face && (
+        {(isLying || view === 'plane' || view === 'strapping') && face && (
           <Lying
             {...{ face, units }}
-            layout={isLying ? layout : layouts.find((l) => l.part === face.part && l.kind === 'board')}
+            layout={
+              isLying
+                ? layout
+                : view === 'plane'
+                  ? layouts.find((l) => l.part === face.part && l.kind === 'board')
+                  : undefined
+            }
+            lines={
+              view === 'strapping'
+                ? (told?.strapping.filter((s) => s.part === face.part) ?? []).flatMap((s) => s.lines_mm)
+                : []
+            }
             chosen={isLying ? chosen : null}
             {...(isLying ? { choose: setJoint, move: mayEdit ? put : undefined } : {})}
-            marks={isLying ? [] : marksOf(face, takeoff, told, units)}
+            marks={view !== 'plane' ? [] : marksOf(face, takeoff, told, units)}
           />
         )}
         {isLying && layout && (
@@ -290,7 +302,7 @@ function TakenOff({ doc, mayEdit }: { doc: Doc<Takeoff>; mayEdit: boolean }) {
             ))}
           </p>
         )}
-        {view === 'plane' && (
+        {(view === 'plane' || view === 'strapping') && (
           <p className="flex flex-wrap items-baseline gap-2 pt-2 text-[12px]">
             {faces.map((f) => (
               <button
@@ -302,6 +314,11 @@ function TakenOff({ doc, mayEdit }: { doc: Doc<Takeoff>; mayEdit: boolean }) {
                 {f.name}
               </button>
             ))}
+          </p>
+        )}
+        {view === 'strapping' && told && !told.strapping.some((s) => s.part === face?.part) && (
+          <p className="pt-2">
+            Nothing is said to stand in a space of this wall: give that layer its battens or girts.
           </p>
         )}
         {view === 'order' && live.answer?.quantities && told && (
