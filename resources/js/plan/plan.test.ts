@@ -51,7 +51,7 @@ test('days are counted and written as the calendar has them', () => {
   expect(mondays(dayOf('2027-04-01'), dayOf('2028-04-20'), 10).length).toBeLessThanOrEqual(10);
 });
 
-it('reads what a task makes, and forecasts, and writes them as they were', () => {
+test('reads what a task makes, and forecasts, and writes them as they were', () => {
   expect(readMakes('o2, o11: 1 to 4')).toEqual({ details: ['o2', 'o11'], steps: [1, 4] });
   expect(readMakes('')).toEqual({ details: [], steps: null });
   expect(readMakes(': 1 to 4')).toBeNull();
@@ -67,7 +67,7 @@ it('reads what a task makes, and forecasts, and writes them as they were', () =>
   expect(readLines('2027-04-26, 3, 11, wet', FORECAST)).toHaveProperty('why');
 });
 
-it('reads waits until something has cured', () => {
+test('reads waits until something has cured', () => {
   expect(readAfter('t1 cured, t2 recoat', ['t1', 't2'])).toEqual({
     waits: [
       { task: 't1', until: 'cure' },
