@@ -98,7 +98,7 @@ export function OrderList({ lines, takeoff, told, mayEdit, units, project, nameO
 }
 
 /** What has changed since the order was sent out, what is not in it, and what comes with which delivery. */
-export function OrderNotes({ takeoff, told, mayEdit, units, nameOf, change }: Omit<Props, 'lines' | 'project'>) {
+export function OrderNotes({ lines, takeoff, told, mayEdit, units, nameOf, change }: Omit<Props, 'project'>) {
   const joints = told.uncounted.filter((u) => u.what === 'joints');
   const spaces = told.uncounted.filter((u) => u.what === 'strapping');
   const screens = told.uncounted.filter((u) => u.what === 'screens');
@@ -147,11 +147,26 @@ export function OrderNotes({ takeoff, told, mayEdit, units, nameOf, change }: Om
           <p>
             <b>{d.id === 'rest' ? 'for everything else' : d.title}</b> {d.day ?? ''}
           </p>
-          <p className="max-w-[60rem]">
-            {d.lines
-              .map((l) => `${nameOf(l.material)} ${orderOf({ what: l.what as Amount['what'], order: l }, units)}`)
-              .join('; ') || 'nothing that is not there by then'}
-          </p>
+          {d.lines.length === 0 && <p>nothing that is not there by then</p>}
+          <ul className="text-[12px]">
+            {d.lines.map((l) => {
+              const line = lines.find(
+                (a) =>
+                  a.material === l.material &&
+                  a.what === l.what &&
+                  a.order.unit === l.unit &&
+                  a.order.holds === l.holds,
+              );
+              return line && line.why.rule !== 'others' ? (
+                <li key={`${l.material} ${l.what} ${l.unit} ${l.holds}`} className="flex justify-between gap-2">
+                  <span>{nameOf(l.material)}</span>
+                  <span className="whitespace-nowrap">
+                    {orderOf({ ...line, order: { ...line.order, count: l.count } }, units)}
+                  </span>
+                </li>
+              ) : null;
+            })}
+          </ul>
         </div>
       ))}
       {mayEdit && (

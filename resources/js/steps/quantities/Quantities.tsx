@@ -211,7 +211,11 @@ function TakenOff({ doc, mayEdit }: { doc: Doc<Takeoff>; mayEdit: boolean }) {
             <PlaneForm key={face.part} {...{ face, takeoff, told, mayEdit, units }} change={draft.change} />
           )}
           {view === 'order' && told && (
-            <OrderNotes {...{ takeoff, told, mayEdit, units, nameOf }} change={draft.change} />
+            <OrderNotes
+              {...{ takeoff, told, mayEdit, units, nameOf }}
+              lines={live.answer?.quantities ?? []}
+              change={draft.change}
+            />
           )}
           <FindingList findings={(live.answer?.findings ?? []).filter((f) => f.subject === 'takeoff')} />
           <SaveState {...draft} mayEdit={mayEdit} />
@@ -260,10 +264,10 @@ function TakenOff({ doc, mayEdit }: { doc: Doc<Takeoff>; mayEdit: boolean }) {
             <thead>
               <tr className="border-b border-ink text-left">
                 <th>{nameOf(productOf(layout))}, on</th>
-                <th className="text-right">courses</th>
-                <th className="text-right">drawn</th>
-                <th className="text-right">cut</th>
-                <th className="text-right">lost</th>
+                <th className="pl-3 text-right">courses</th>
+                <th className="pl-3 text-right">drawn</th>
+                <th className="pl-3 text-right">cut</th>
+                <th className="pl-3 text-right">lost</th>
               </tr>
             </thead>
             <tbody>
@@ -278,10 +282,10 @@ function TakenOff({ doc, mayEdit }: { doc: Doc<Takeoff>; mayEdit: boolean }) {
                       {faces.find((f) => f.part === l.part)?.name ?? l.part}
                     </button>
                   </th>
-                  <td className="text-right">{l.courses}</td>
-                  <td className="text-right whitespace-nowrap">{show(l.net_m2, 'area', units)}</td>
-                  <td className="text-right whitespace-nowrap">{show(l.gross_m2, 'area', units)}</td>
-                  <td className="text-right whitespace-nowrap">{show(l.loss_pct, 'percent', units)}</td>
+                  <td className="pl-3 text-right">{l.courses}</td>
+                  <td className="pl-3 text-right whitespace-nowrap">{show(l.net_m2, 'area', units)}</td>
+                  <td className="pl-3 text-right whitespace-nowrap">{show(l.gross_m2, 'area', units)}</td>
+                  <td className="pl-3 text-right whitespace-nowrap">{show(l.loss_pct, 'percent', units)}</td>
                 </tr>
               ))}
             </tbody>
