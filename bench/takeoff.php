@@ -41,7 +41,7 @@ function takeoffFile(int $walls, int $openings): array
     $layers = [
         ['id' => 'l1', 'material' => 'gypsum-board', 'thickness_mm' => 12.7],
         ['id' => 'l2', 'material' => 'mineral-wool-batt', 'thickness_mm' => 140, 'framing' => [
-            'material' => 'lumber', 'fraction' => 0.15, 'spacing_mm' => 406,
+            'material' => 'lumber', 'fraction' => 0.15, 'spacing_mm' => 400,
         ]],
         ['id' => 'l3', 'material' => 'osb', 'thickness_mm' => 11],
         ['id' => 'l4', 'material' => 'polyolefin-wrap', 'thickness_mm' => 0.2, 'controls' => ['water', 'air']],
@@ -86,7 +86,8 @@ foreach ([[8, 60], [20, 160], [60, 500], [120, 1000]] as [$walls, $openings]) {
     printf("%-52s %8.0f\n", "$walls walls, $openings openings: $pieces sheets and boards", $times[1]);
     foreach ($figures['quantities'] as $row) {
         if (isset($row['why']->least)) {
-            printf("    %-30s %5d %s, no fewer than %d\n", $row['material'], $row['order']['count'], $row['order']['unit'], $row['why']->least);
+            ['unit' => $unit, 'count' => $count] = $row['order'];
+            printf("    %-30s %5d %s, no fewer than %d\n", $row['material'], $count, $unit, $row['why']->least);
         }
     }
 }

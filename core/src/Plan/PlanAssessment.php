@@ -232,13 +232,15 @@ final readonly class PlanAssessment
         return $findings;
     }
 
-    /** @return list<Finding> the first day of each task that its forecast stops; what is wet by a rain that is forecast */
+    /** @return list<Finding> the first day of each task that its forecast stops; what a rain that is forecast wets */
     private function ofForecast(): array
     {
         $findings = [];
         foreach ($this->schedule->planned as $id => $planned) {
             foreach ($planned->isDone ? [] : $this->plan->forecast as $on) {
-                $isOn = $on->day >= $planned->from && $on->day <= $planned->to && $this->plan->days()->isWorked($on->day);
+                $isOn = $on->day >= $planned->from &&
+                    $on->day <= $planned->to &&
+                    $this->plan->days()->isWorked($on->day);
                 $gate = $isOn ? $this->gate($planned, $on) : Gate::Open;
                 if ($gate->stops()) {
                     $findings[] = $this->finding(
@@ -307,7 +309,8 @@ final readonly class PlanAssessment
                 }
                 $open = Usual::of($product)->openMin;
                 $nights = 24 * max(0, $cover->from - $laid->to - 1) + RuleFigures::of('plan')->figure('overnight_h');
-                if ($product->family?->id === 'primer' && $open !== null && $cover->from > $laid->to && $open / 60 < $nights) {
+                $isPrimer = $product->family?->id === 'primer' && $open !== null;
+                if ($isPrimer && $cover->from > $laid->to && $open / 60 < $nights) {
                     $findings[] = $this->finding(
                         'plan.primer-closed',
                         Severity::Caution,
@@ -332,7 +335,8 @@ final readonly class PlanAssessment
                 $findings[] = $this->finding(
                     'plan.bare-long',
                     Severity::Caution,
-                    ['area' => $run['area'], 'what' => $this->named($run), 'days' => $days, 'from' => Day::written($run['from'])],
+                    ['area' => $run['area'], 'what' => $this->named($run), 'days' => $days] +
+                        ['from' => Day::written($run['from'])],
                     "$run[area] ".implode(' ', $run['wets']),
                 );
             }
@@ -343,7 +347,8 @@ final readonly class PlanAssessment
                 $findings[] = $this->finding(
                     'plan.wet-month',
                     Severity::Note,
-                    ['task' => $planned->task->title, 'month' => (string) Day::month($planned->from), 'rain_mm' => $rain],
+                    ['task' => $planned->task->title, 'rain_mm' => $rain] +
+                        ['month' => (string) Day::month($planned->from)],
                     (string) $id,
                 );
             }

@@ -137,7 +137,8 @@ final class PlanFormat
     {
         $days = [];
         foreach ($node?->listOf(self::MOST_DAYS)->items() ?? [] as $row) {
-            $row->object(['date', 'low_c', 'high_c', 'rain_mm', 'rh_pct', 'wind_m_s'], ['date', 'low_c', 'high_c', 'rain_mm']);
+            $needed = ['date', 'low_c', 'high_c', 'rain_mm'];
+            $row->object([...$needed, 'rh_pct', 'wind_m_s'], $needed);
             $day = self::day($row->get('date'));
             if (isset($days[$day])) {
                 $row->get('date')->refuse('each day once');

@@ -79,7 +79,13 @@ final class Showers
                 continue;
             }
             if ($wets !== [] || $openings !== []) {
-                $runs[] = ['area' => $area, 'from' => $evening, 'to' => $until, 'wets' => $wets, 'openings' => $openings];
+                $runs[] = [
+                    'area' => $area,
+                    'from' => $evening,
+                    'to' => $until,
+                    'wets' => $wets,
+                    'openings' => $openings,
+                ];
             }
         }
 

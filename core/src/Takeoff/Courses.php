@@ -85,7 +85,9 @@ final class Courses
 
     private function length(): float
     {
-        return max(min($this->size->length, $this->longest ?? INF), 2 * max($this->size->lapEnd, $this->size->lapLevel));
+        $least = 2 * max($this->size->lapEnd, $this->size->lapLevel);
+
+        return max(min($this->size->length, $this->longest ?? INF), $least);
     }
 
     private function movedTo(int $course, ?int $joint): ?float

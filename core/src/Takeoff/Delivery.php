@@ -8,7 +8,11 @@ namespace Apron\Takeoff;
 final readonly class Delivery
 {
     /** @param  list<string>  $parts  ids */
-    public function __construct(public string $id, public string $title, public array $parts, public ?string $day = null)
-    {
+    public function __construct(
+        public string $id,
+        public string $title,
+        public array $parts,
+        public ?string $day = null,
+    ) {
     }
 }

@@ -82,7 +82,7 @@ final class DetailAmounts
         match (true) {
             $piece->kind === PieceKind::Fluid => $this->fluid($piece, $times, $from),
             $piece->kind === PieceKind::Sealant => $this->bead($piece, $times, $from),
-            $piece->kind === PieceKind::Moulded, $piece->kind === PieceKind::Unit => $this->pieces($piece, $times, $from),
+            in_array($piece->kind, [PieceKind::Moulded, PieceKind::Unit], true) => $this->pieces($piece, $times, $from),
             $this->rolls->cuts($piece->kind) => $this->strips($piece, $times, $drawn, $from),
             default => $this->board($piece, $times, $from),
         };

@@ -39,11 +39,13 @@ enum LaidAs: string
         $as = self::ofMaterial($material);
         $isOutside = $assembly->ventilatedAt() !== null && $at > $assembly->ventilatedAt();
 
+        $isStiff = $material->role() === Role::Board || $material->product?->boardMm !== null;
+
         return match (true) {
             $layer->framing !== null && ! in_array($as, [self::Spray, self::Sheathing], true) => self::Batt,
             // What hangs outside of a vented space is cladding, whatever board it is made of.
             $isOutside && $as === self::Sheathing => self::Cladding,
-            $as === self::Wool && $material->role() !== Role::Board && $material->product?->boardMm === null => self::Batt,
+            $as === self::Wool && ! $isStiff => self::Batt,
             default => $as,
         };
     }
@@ -66,10 +68,12 @@ enum LaidAs: string
         $product = $material->product;
         $isRolled = in_array($usual, [self::Sheet, self::Membrane, self::Film, self::Mat], true);
 
+        $isSpread = $product?->coverageM2L !== null || $product?->solidsPct !== null;
+
         return match (true) {
             $product?->rollM !== null => $isRolled ? $usual : self::Sheet,
             $product?->boardMm !== null => $usual->isBoard() ? $usual : self::Foam,
-            $usual !== self::Mortar && ($product?->coverageM2L !== null || $product?->solidsPct !== null) => self::Fluid,
+            $usual !== self::Mortar && $isSpread => self::Fluid,
             default => $usual,
         };
     }

@@ -8,7 +8,7 @@ use Apron\Assembly\Assembly;
 use Apron\Building\Envelope;
 use Apron\Rules\RuleFigures;
 
-/** The fasteners of layers: by their pattern where they are laid out, by so many a square metre where that is stated. */
+/** The fasteners of layers: by their pattern where they are laid out, by so many a square metre where they state it. */
 final class LayerFasteners
 {
     /** @param  array<string, Assembly>  $assemblies  by id */

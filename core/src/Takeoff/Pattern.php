@@ -74,7 +74,8 @@ final readonly class Pattern
                     continue;
                 }
                 foreach (self::within($layout->face->up($x), $foot, $head) as [$low, $high]) {
-                    $in = self::inLine($high - $low, $this->at($x, $layout->face, $isJoint ? $this->edge : $this->field));
+                    $spacing = $isJoint ? $this->edge : $this->field;
+                    $in = self::inLine($high - $low, $this->at($x, $layout->face, $spacing));
                     $count += $in - ($isFirst || $low > $foot + 1 ? 0 : 1) + ($isJoint ? 1 : 0);
                 }
             }
@@ -88,12 +89,9 @@ final readonly class Pattern
     {
         $count = 0;
         foreach ($layout->pieces as $piece) {
-            $lines = array_filter(
-                $layout->backing->lines(self::solid()),
-                fn (float $x): bool => $x > $piece->left + 1 && $x < $piece->right - 1,
-            );
-            foreach ([$piece->left, ...$lines, $piece->right] as $i => $x) {
-                $isEnd = $i === 0 || $i === count($lines) + 1;
+            $own = new Backing($layout->backing->spacing, $piece->left, $piece->right);
+            foreach ($own->lines(self::solid()) as $x) {
+                $isEnd = $x <= $piece->left || $x >= $piece->right;
                 $at = $x <= $piece->left ? $x + 10 : ($x >= $piece->right ? $x - 10 : $x);
                 foreach (self::within($layout->face->up($at), $piece->foot, $piece->top) as [$low, $high]) {
                     $count += self::inLine(

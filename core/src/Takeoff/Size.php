@@ -24,10 +24,11 @@ final readonly class Size
         }
     }
 
-    /** What the project settles for the layer, else the data sheet or the usual of its family, else what is commonly sold. */
+    /** What the project settles for the layer, else the data sheet or the usual of its family, else what is sold. */
     public static function of(LaidAs $as, Product $product, LayerRule $rule): self
     {
-        $usual = fn (string $table, string $column): float => RuleFigures::of('takeoff')->cell($table, $as->value, $column) ?? 0.0;
+        $figures = RuleFigures::of('takeoff');
+        $usual = fn (string $table, string $column): float => $figures->cell($table, $as->value, $column) ?? 0.0;
         if ($as->isBoard()) {
             $board = $rule->board ?? $product->boardMm;
             $board ??= [1000 * $usual('sizes', 'width_m'), 1000 * $usual('sizes', 'length_m')];

@@ -13,15 +13,20 @@ use Apron\Rules\RuleFigures;
  */
 final class Stock
 {
-    /** As many offcuts as somebody keeps an eye on while a row is laid. */
+    /** As many sizes of offcuts as somebody keeps an eye on while a row is laid. */
     private const KEPT = 24;
+
+    private const KEPT_ALIKE = 8;
 
     private const HAIR = 0.5;
 
     public int $boards = 0;
 
-    /** @var list<array{float, float, int}> length, height, the board it is of */
+    /** @var array<string, array{float, float}> length and height, by size */
     private array $offcuts = [];
+
+    /** @var array<string, list<int>> the boards that they are of, by size */
+    private array $of = [];
 
     private readonly float $least;
 
@@ -35,9 +40,9 @@ final class Stock
     {
         $best = null;
         $area = INF;
-        foreach ($this->offcuts as $i => [$l, $h]) {
+        foreach ($this->offcuts as $size => [$l, $h]) {
             if ($l >= $length - self::HAIR && $h >= $height - self::HAIR && $l * $h < $area) {
-                [$best, $area] = [$i, $l * $h];
+                [$best, $area] = [$size, $l * $h];
             }
         }
         if ($best === null) {
@@ -46,8 +51,11 @@ final class Stock
 
             return $this->boards;
         }
-        [$l, $h, $board] = $this->offcuts[$best];
-        array_splice($this->offcuts, $best, 1);
+        [$l, $h] = $this->offcuts[$best];
+        $board = (int) array_pop($this->of[$best]);
+        if ($this->of[$best] === []) {
+            unset($this->offcuts[$best], $this->of[$best]);
+        }
         $this->cut($l, $h, $board, $length, $height);
 
         return $board;
@@ -58,14 +66,19 @@ final class Stock
         $this->keep($l, $h - $height, $board);
         $this->keep($l - $length, $height, $board);
         if (! $this->keepsAll && count($this->offcuts) > self::KEPT) {
-            array_shift($this->offcuts);
+            $oldest = (string) array_key_first($this->offcuts);
+            unset($this->offcuts[$oldest], $this->of[$oldest]);
         }
     }
 
     private function keep(float $length, float $height, int $board): void
     {
         if ($length >= $this->least && $height >= $this->least) {
-            $this->offcuts[] = [$length, $height, $board];
+            $size = sprintf('%.0F %.0F', $length, $height);
+            $this->offcuts[$size] ??= [$length, $height];
+            if ($this->keepsAll || count($this->of[$size] ?? []) < self::KEPT_ALIKE) {
+                $this->of[$size][] = $board;
+            }
         }
     }
 

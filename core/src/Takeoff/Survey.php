@@ -108,7 +108,8 @@ final readonly class Survey
     public function isolators(Materials $materials): int
     {
         [$a, $b] = [$materials->find($this->bracket ?? ''), $materials->find($this->girt ?? '')];
-        $areUnlike = $a !== null && $b !== null && $a->isMetal() && $b->isMetal() && $a->family?->id !== $b->family?->id;
+        $areMetal = $a?->isMetal() === true && $b?->isMetal() === true;
+        $areUnlike = $areMetal && $a->family?->id !== $b->family?->id;
 
         return $areUnlike ? count($this->points) : 0;
     }

@@ -192,8 +192,8 @@ final readonly class TakeoffAssessment
     }
 
     /**
-     * @return list<Uncounted> spaces that something must stand in, of which nobody has said what; screens along the foot
-     *   and the head of every space that air moves in, and round what is open in it
+     * @return list<Uncounted> spaces that something must stand in, of which nobody has said what; screens along foot
+     *   and head of every space that air moves in, and round what is open in it
      */
     private function emptySpaces(): array
     {
@@ -340,7 +340,12 @@ final readonly class TakeoffAssessment
     /** @return list<Finding> */
     public function findings(): array
     {
-        return (new TakeoffFindings($this->takeoff, $this->laying, $this->envelope, $this->assemblies, $this->materials))
-            ->all();
+        return (new TakeoffFindings(
+            $this->takeoff,
+            $this->laying,
+            $this->envelope,
+            $this->assemblies,
+            $this->materials,
+        ))->all();
     }
 }

@@ -12,7 +12,7 @@ use Apron\Rules\RuleFigures;
 use Apron\Rules\Severity;
 use Apron\Rules\Source;
 
-/** What is said of quantities: layouts that leave a wall bare, walls out of plane, lines that speak of nothing there. */
+/** What is said of quantities: layouts that leave a wall bare, walls out of plane, lines that speak of nothing. */
 final readonly class TakeoffFindings
 {
     /** @param  array<string, Assembly>  $assemblies  by id */
@@ -77,7 +77,8 @@ final readonly class TakeoffFindings
         }
         foreach ($named as $what => $isThere) {
             if (! $isThere) {
-                $findings[] = self::finding('takeoff.nowhere', Severity::Note, ['what' => (string) $what], (string) $what);
+                $what = (string) $what;
+                $findings[] = self::finding('takeoff.nowhere', Severity::Note, ['what' => $what], $what);
             }
         }
 

@@ -96,7 +96,9 @@ final class TakeoffFormat
             ],
             ['assembly', 'layer'],
         );
-        $mm = fn (string $key, float $least, float $most): ?float => $row->optional($key)?->between($least, $most, 'mm');
+        $mm = function (string $key, float $least, float $most) use ($row): ?float {
+            return $row->optional($key)?->between($least, $most, 'mm');
+        };
 
         return new LayerRule(
             $row->get('assembly')->id(),

@@ -137,10 +137,13 @@ it('tells the first day that the forecast stops, and what its rain reaches', fun
             ],
         ],
     ]);
-    expect(array_map(fn (array $day): array => array_column($day['gates'], 'gate', 'task'), $told['calendar']['weather']))
+    $gates = fn (array $day): array => array_column($day['gates'], 'gate', 'task');
+    expect(array_map($gates, $told['calendar']['weather']))
         ->toBe([['osb' => 'open'], ['skin' => 'rain'], ['skin' => 'rain']])
         ->and($told['calendar']['showers'])
-        ->toBe([['area' => 'north', 'from' => '2027-04-01', 'to' => '2027-04-03', 'wets' => ['osb'], 'openings' => []]]);
+        ->toBe([
+            ['area' => 'north', 'from' => '2027-04-01', 'to' => '2027-04-03', 'wets' => ['osb'], 'openings' => []],
+        ]);
     $said = array_values(array_filter(
         $told['findings'],
         fn (array $f): bool => in_array($f['code'], ['plan.weather', 'plan.rain-on-bare'], true),

@@ -23,7 +23,8 @@ function laidAssemblies(): array
             ['id' => 'wrap', 'material' => 'polyolefin-wrap', 'thickness_mm' => 0.2, 'controls' => ['water', 'air']],
             ['id' => 'x1', 'material' => 'xps', 'thickness_mm' => 50],
             ['id' => 'x2', 'material' => 'xps', 'thickness_mm' => 50],
-            ['id' => 'gap', 'material' => 'air-layer', 'thickness_mm' => 19, 'air' => 'ventilated', 'framing' => $framing],
+            ['id' => 'gap', 'material' => 'air-layer', 'thickness_mm' => 19, 'air' => 'ventilated'] +
+                ['framing' => $framing],
             ['id' => 'out', 'material' => 'fibre-cement-lap', 'thickness_mm' => 8],
         ]],
         ['id' => 'solid', 'name' => 'Solid', 'kind' => 'wall', 'layers' => [
@@ -94,7 +95,11 @@ function wrongWith(Layout $layout): array
             $z = ($face->top * ($j + 0.413717)) / 31;
             $over = array_filter(
                 $layout->pieces,
-                fn (LaidPiece $p): bool => ! $p->isStrip && $x > $p->left && $x < $p->right && $z > $p->foot && $z < $p->top,
+                fn (LaidPiece $p): bool => ! $p->isStrip &&
+                    $x > $p->left &&
+                    $x < $p->right &&
+                    $z > $p->foot &&
+                    $z < $p->top,
             );
             if (isOnFace($face, $x, $z) && $over === []) {
                 $wrong[] = "bare at $x, $z";

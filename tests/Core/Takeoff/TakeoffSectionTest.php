@@ -58,7 +58,8 @@ function soldTold(array $takeoff = [], array $more = []): array
 /** @return list<string> what is said of quantities, with its severity */
 function soldSays(array $takeoff): array
 {
-    $said = array_filter(soldTold($takeoff)['findings'], fn (array $f): bool => str_starts_with($f['code'], 'takeoff.'));
+    $isOf = fn (array $f): bool => str_starts_with($f['code'], 'takeoff.');
+    $said = array_filter(soldTold($takeoff)['findings'], $isOf);
 
     return array_values(array_map(fn (array $f): string => "{$f['severity']} {$f['code']}", $said));
 }
@@ -232,6 +233,7 @@ it('packs every bracket out to the highest spot, and isolates unlike metals', fu
     $survey = ['id' => 's1', 'part' => 'hall.wall.0', 'points' => $points, 'sizes_mm' => [1, 2, 5]];
     $told = soldTold(['surveys' => [$survey + ['bracket' => 'steel-galvanised', 'girt' => 'aluminium']]]);
     $of = $told['takeoff']['surveys'][0];
+    $alike = ['bracket' => 'aluminium', 'girt' => 'aluminium'];
     expect($of['high'])
         ->toBe(3)
         ->and(array_column($of['points'], 'need_mm'))
@@ -242,7 +244,7 @@ it('packs every bracket out to the highest spot, and isolates unlike metals', fu
         ->toEqual([['size_mm' => 5, 'count' => 2], ['size_mm' => 2, 'count' => 3]])
         ->and($of['isolators'])
         ->toBe(4)
-        ->and(soldTold(['surveys' => [$survey + ['bracket' => 'aluminium', 'girt' => 'aluminium']]])['takeoff']['surveys'][0])
+        ->and(soldTold(['surveys' => [$survey + $alike]])['takeoff']['surveys'][0])
         ->toMatchArray(['isolators' => 0])
         ->and(soldSays(['surveys' => [['least_mm' => 20] + $survey]]))
         ->toBe(['caution takeoff.out-of-plane']);
@@ -264,7 +266,10 @@ it('gives holes from one datum in the boards that they come to lie in', function
     // 4.0 m along and 0.6 up: in the boards there, from the corner of each.
     $in = array_values(array_filter(
         $boards,
-        fn (array $b): bool => $b['rect'][0] <= 4000 && $b['rect'][2] > 4000 && $b['rect'][1] <= 600 && $b['rect'][3] > 600,
+        fn (array $b): bool => $b['rect'][0] <= 4000 &&
+            $b['rect'][2] > 4000 &&
+            $b['rect'][1] <= 600 &&
+            $b['rect'][3] > 600,
     ))[0];
     $drilled = array_column($holes[1]['boards'], null, 'layer')['l4'];
     expect([$drilled['x_mm'], $drilled['z_mm'], 'board '.$drilled['board']])->toEqual([
@@ -347,10 +352,14 @@ it('takes a detail along its joint, and each opening as often as it stands', fun
 
 it('is written as it was read', function () {
     $takeoff = [
-        'layers' => [['assembly' => 'w1', 'layer' => 'l3', 'roll_m' => [1.5, 50], 'upright' => true, 'of' => 'steel-galvanised']],
+        'layers' => [
+            ['assembly' => 'w1', 'layer' => 'l3', 'roll_m' => [1.5, 50], 'upright' => true, 'of' => 'zinc'],
+        ],
         'moved' => [['part' => 'hall.wall.0', 'layer' => 'l3', 'course' => 0, 'joint' => 0, 'at_mm' => 400]],
         'surveys' => [['id' => 's', 'part' => 'hall.wall.0', 'points' => [['x_mm' => 0, 'z_mm' => 0, 'off_mm' => -2]]]],
-        'transfers' => [['id' => 't', 'part' => 'hall.wall.0', 'datum_mm' => [0, 0], 'holes' => [['x_mm' => 1, 'z_mm' => 2]]]],
+        'transfers' => [
+            ['id' => 't', 'part' => 'hall.wall.0', 'datum_mm' => [0, 0], 'holes' => [['x_mm' => 1, 'z_mm' => 2]]],
+        ],
         'deliveries' => [['id' => 'd', 'title' => 'D', 'day' => '2027-04-01', 'parts' => ['hall.wall.0']]],
         'ordered' => [['material' => 'xps', 'what' => 'area', 'unit' => 'board', 'holds' => 2.9, 'count' => 4]],
     ];

@@ -134,7 +134,11 @@ it('lays boards as they were reckoned by hand', function (array $case) {
 it('takes fluids off as they were reckoned by hand', function (array $case) {
     $told = takenOff(
         [
-            ['id' => 'l1', 'material' => $case['texture'] > 1 ? 'concrete-block' : 'glass-mat-gypsum', 'thickness_mm' => 100],
+            [
+                'id' => 'l1',
+                'material' => $case['texture'] > 1 ? 'concrete-block' : 'glass-mat-gypsum',
+                'thickness_mm' => 100,
+            ],
             ['id' => 'l2', 'material' => 'it', 'thickness_mm' => $case['dry_mm'] ?? 0.5],
         ],
         ['materials' => [boughtMaterial('fluid-acrylic', [
@@ -168,7 +172,9 @@ it('takes beads off as they were reckoned by hand', function (array $case) {
                 'material' => 'it',
                 'kind' => 'sealant',
                 'step' => 1,
-                'patches' => [['id' => 'b', 'facet' => 'face', 'rect' => [0, 0, $length, $case['width_mm']], 'step' => 1]],
+                'patches' => [
+                    ['id' => 'b', 'facet' => 'face', 'rect' => [0, 0, $length, $case['width_mm']], 'step' => 1],
+                ],
             ],
         ],
     ];
@@ -193,13 +199,15 @@ it('takes beads off as they were reckoned by hand', function (array $case) {
     ];
     $placed = $isFoam
         ? array_map(
-            fn (int $i): array => ['detail' => 'd1', 'block' => 'hall', 'edge' => 0, 'x_mm' => 500 + 2000 * $i, 'z_mm' => 900],
+            fn (int $i): array => ['detail' => 'd1', 'block' => 'hall', 'edge' => 0] +
+                ['x_mm' => 500 + 2000 * $i, 'z_mm' => 900],
             range(0, 9),
         )
         : [['detail' => 'd1', 'block' => 'hall', 'edge' => 0, 'x_mm' => 2000, 'z_mm' => 900, 'count' => 10]];
     $told = takenOff(
         [['id' => 'l1', 'material' => 'osb', 'thickness_mm' => 11]],
-        ['materials' => [boughtMaterial('silyl', ['pack_l' => $case['pack_l'] ?? null])], 'details' => [$isFoam ? $unit : $bead]],
+        ['materials' => [boughtMaterial('silyl', ['pack_l' => $case['pack_l'] ?? null])]] +
+            ['details' => [$isFoam ? $unit : $bead]],
         25000,
         ['placed' => $placed],
     );
