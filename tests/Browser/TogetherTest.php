@@ -208,6 +208,38 @@ it(
 );
 
 it(
+    'shows both sides when two people change one building, and takes either',
+    fn () => twoPeople(function (Browser $one, Browser $other) {
+        $project = copyOfDemo($one);
+        $high = function (Browser $browser, string $typed): void {
+            $top = $browser->driver->findElement(
+                WebDriverBy::xpath('//fieldset[@data-block="reading"]//label[normalize-space()="to"]/following::input[1]'),
+            );
+            $top->sendKeys([WebDriverKeys::CONTROL, 'a']);
+            $top->sendKeys($typed);
+            $top->sendKeys(WebDriverKeys::ENTER);
+        };
+        foreach ([$one, $other] as $browser) {
+            $browser->open("/p/$project/transitions");
+            $browser->see('fieldset[data-block=reading]');
+        }
+        $high($one, '4000 mm');
+        saved($one);
+        $high($other, '4200 mm');
+        $other->see('[role=alert]');
+        expect($other->text('[role=alert]'))->toContain('saved by somebody else');
+        button($other, 'keep mine');
+        saved($other);
+        $high($one, '3900 mm');
+        $one->see('[role=alert]');
+        button($one, 'take theirs');
+        saved($one);
+        $blocks = json_decode(fetched($one, "/api/projects/$project/export.json"), true)['building']['blocks'];
+        expect(array_column($blocks, 'top_mm', 'id')['reading'])->toEqual(4200);
+    }),
+);
+
+it(
     'lets an inspector look at everything and write only what is seen on site, with no signal too',
     fn () => signedIn('inspector', function (Browser $browser) {
         $browser->see('a[href^="/p/"]');

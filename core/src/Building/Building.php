@@ -19,6 +19,8 @@ final readonly class Building
         public array $placed = [],
         public array $movement = [],
         public array $connections = [],
+        /** the longest gap in the vapour layer that is borne; null leaves it to the usual */
+        public ?float $vapourGap = null,
     ) {
         $boxes = [];
         foreach ($blocks as $i => $block) {

@@ -11,7 +11,9 @@ use Apron\Brief\AirTarget;
 use Apron\Building\Drawn\Cut;
 use Apron\Building\Drawn\Cuts;
 use Apron\Building\Drawn\Elevations;
+use Apron\Building\Drawn\Flats;
 use Apron\Rules\Finding;
+use Apron\Rules\RuleFigures;
 use Apron\Rules\Severity;
 use Apron\Rules\Source;
 
@@ -77,6 +79,7 @@ final readonly class BuildingAssessment
                     'kind' => $joint->kind->value,
                     'length_m' => round($joint->length, 6),
                     'parts' => $joint->parts,
+                    'between' => $this->threads->between($joint),
                     'detail' => $this->threads->detail($joint),
                     'by' => $this->by($joint),
                     'heat_class' => $this->losses->class($joint),
@@ -103,6 +106,8 @@ final readonly class BuildingAssessment
                 Cuts::of($this->envelope, $this->threads),
             ),
             'elevations' => Elevations::of($this->envelope),
+            'flats' => Flats::of($this->envelope),
+            'vapour_sides' => VapourSides::of($this->envelope, $this->assemblies),
         ];
     }
 
@@ -185,6 +190,7 @@ final readonly class BuildingAssessment
                 $this->thin,
             ),
             ...$this->leaky(),
+            ...$this->vapourSides(),
         ];
     }
 
@@ -220,7 +226,7 @@ final readonly class BuildingAssessment
             if ($breaks !== []) {
                 $findings[] = self::finding(
                     'building.thread-broken',
-                    Severity::Fail,
+                    $this->isShortGap($control, $breaks[0]['length_m']) ? Severity::Caution : Severity::Fail,
                     [
                         'control' => $control->value,
                         'count' => count($breaks),
@@ -234,6 +240,33 @@ final readonly class BuildingAssessment
         }
 
         return $findings;
+    }
+
+    /** Vapour creeps: a short gap lets little through, and what gets through is spread. */
+    private function isShortGap(Control $control, float $metres): bool
+    {
+        $most = $this->envelope->building->vapourGap ?? RuleFigures::of('building')->figure('vapour_gap_mm');
+
+        return $control === Control::Vapour && 1000 * $metres <= $most;
+    }
+
+    /** @return list<Finding> joints at which the vapour layer would have to cross the insulation */
+    private function vapourSides(): array
+    {
+        return array_map(
+            fn (array $row): Finding => self::finding(
+                'building.vapour-side',
+                Severity::Caution,
+                [
+                    'one' => $row['between'][0],
+                    'other' => $row['between'][1],
+                    'over_m' => $row['length_m'],
+                    'joint' => $this->named($row['joint']),
+                ],
+                implode(' ', $row['between']),
+            ),
+            VapourSides::of($this->envelope, $this->assemblies),
+        );
     }
 
     /** @return list<Finding> walls whose water comes down onto one that has no space for it */

@@ -40,7 +40,7 @@ final class BuildingFormat
     /** @throws FileRefused with the place of what cannot be built */
     public static function read(Node $node): Building
     {
-        $node->object(['ground_mm', 'blocks', 'placed', 'movement', 'connections'], ['blocks']);
+        $node->object(['ground_mm', 'blocks', 'placed', 'movement', 'connections', 'vapour_gap_mm'], ['blocks']);
         $rows = $node->get('blocks')->items(1, self::MOST_BLOCKS);
         $blocks = [];
         foreach ($rows as $i => $row) {
@@ -61,6 +61,7 @@ final class BuildingFormat
             array_map(self::placed(...), $node->optional('placed')?->items(0, 5000) ?? []),
             array_map(self::movement(...), $node->optional('movement')?->items(0, 500) ?? []),
             array_map(self::connection(...), $node->optional('connections')?->items(0, 5000) ?? []),
+            $node->optional('vapour_gap_mm')?->between(0.0, self::FAR, 'mm'),
         );
     }
 
@@ -377,6 +378,7 @@ final class BuildingFormat
                 $building->movement,
             ) ?: null,
             'connections' => array_map(self::writeConnection(...), $building->connections) ?: null,
+            'vapour_gap_mm' => $building->vapourGap,
         ]);
     }
 

@@ -1406,6 +1406,8 @@ export interface components {
             placed?: components["schemas"]["Placed"][];
             movement?: components["schemas"]["Movement"][];
             connections?: components["schemas"]["Connection"][];
+            /** @description the longest gap in the vapour layer that is borne; 300 where it is not said */
+            vapour_gap_mm?: number;
         };
         Block: {
             id: string;
@@ -2005,6 +2007,8 @@ export interface components {
                         vapour: string | null;
                         heat: string | null;
                     };
+                    /** @description assemblies on either side, `opening` for a unit, empty where none is */
+                    between: string[];
                 }[];
                 threads: {
                     water: {
@@ -2226,6 +2230,21 @@ export interface components {
                     reason: string;
                     for: string[];
                     times: number;
+                }[];
+                /** @description what is level, on plan */
+                flats: {
+                    part: string;
+                    block: string;
+                    corners_mm: number[][];
+                    /** @description what stands on it */
+                    covered_mm: number[][][];
+                    openings_mm: number[][];
+                }[];
+                /** @description where the vapour layer would have to cross the insulation */
+                vapour_sides: {
+                    joint: string;
+                    between: string[];
+                    length_m: number;
                 }[];
             };
             /** @description the plan on its days, and what stands in the sun */

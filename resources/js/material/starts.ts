@@ -20,6 +20,10 @@ export const OWN_INDOOR_AIR = data.own_indoor_air as { kind: 'fixed'; temperatur
 
 export const EXPOSURE_HEIGHT_M = data.exposure_height_m;
 
+/** The first storey of a block, mm, and the pitch of a roof that is given one. */
+export const STOREY_MM = data.storey_mm;
+export const PITCH_DEG = data.pitch_deg;
+
 export const SOIL_DEPTH_M = data.soil_depth_m;
 
 export const ZONES: string[] = data.zones;

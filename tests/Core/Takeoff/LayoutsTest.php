@@ -36,7 +36,7 @@ function laidAssemblies(): array
 }
 
 /** Quantities of one of the buildings that were reckoned by hand, its walls all of one assembly. */
-function laidOut(stdClass $case, string $wall, array $takeoff = []): TakeoffAssessment
+function laidBuilding(stdClass $case, string $wall, array $takeoff = []): TakeoffAssessment
 {
     $building = json_decode(json_encode($case->building), true);
     foreach ($building['blocks'] as &$block) {
@@ -123,7 +123,7 @@ function wrongWith(Layout $layout): array
 
 it('covers all of every wall and nothing off it, with its laps and no more', function (stdClass $case) {
     foreach (['studs', 'solid'] as $wall) {
-        $told = laidOut($case, $wall);
+        $told = laidBuilding($case, $wall);
         expect($told->laying->layouts)->not->toBe([]);
         foreach ($told->laying->layouts as $layout) {
             expect(wrongWith($layout))
@@ -145,7 +145,7 @@ it('covers all of every wall and nothing off it, with its laps and no more', fun
 
 it('keeps joints of boards off each other, in a layer and through two', function () {
     $case = buildingCases()['box'][0];
-    $layouts = array_column(laidOut($case, 'studs')->laying->layouts, null);
+    $layouts = array_column(laidBuilding($case, 'studs')->laying->layouts, null);
     foreach ($layouts as $layout) {
         $joints = $layout->as->isBoard() ? $layout->uprightJoints() : [];
         foreach ($joints as $joint) {
@@ -172,8 +172,8 @@ it('takes as much off a wall that is split at a stud', function () {
         'base_mm' => 0,
         'top_mm' => 6400,
     ];
-    $whole = laidOut((object) ['building' => ['blocks' => [$block('a', 0, 12000)]]], 'studs');
-    $split = laidOut(
+    $whole = laidBuilding((object) ['building' => ['blocks' => [$block('a', 0, 12000)]]], 'studs');
+    $split = laidBuilding(
         (object) ['building' => ['blocks' => [$block('a', 0, 4000), $block('b', 4000, 12000)]]],
         'studs',
     );
@@ -194,7 +194,7 @@ it('stays near to the fewest boards and rolls there could be', function () {
     // them for a share to mean anything.
     $over = ['board' => [0, 0], 'roll' => [0, 0]];
     foreach (buildingCases() as [$case]) {
-        foreach (laidOut($case, 'studs')->laying->packed as $key => $packed) {
+        foreach (laidBuilding($case, 'studs')->laying->packed as $key => $packed) {
             $unit = str_contains($key, ' board ') ? 'board' : 'roll';
             $over[$unit][0] += $packed['count'];
             $over[$unit][1] += $packed['least'];
@@ -209,7 +209,7 @@ it('stays near to the fewest boards and rolls there could be', function () {
 });
 
 it('hangs pieces upright where that is asked, no longer than hands can hold', function () {
-    $told = laidOut(buildingCases()['box'][0], 'solid', [
+    $told = laidBuilding(buildingCases()['box'][0], 'solid', [
         'layers' => [['assembly' => 'solid', 'layer' => 'skin', 'upright' => true, 'longest_mm' => 1800]],
     ]);
     foreach ($told->laying->layouts as $layout) {
@@ -228,7 +228,7 @@ it('lays a strip first at the foot over a soffit', function () {
         'top_mm' => $base + 3000,
     ];
     // The upper floor stands out by two metres over the lower.
-    $told = laidOut((object) ['building' => ['blocks' => [$of('low', 0, 0), $of('up', -2000, 3000)]]], 'studs');
+    $told = laidBuilding((object) ['building' => ['blocks' => [$of('low', 0, 0), $of('up', -2000, 3000)]]], 'studs');
     $strips = [];
     foreach ($told->laying->layouts as $layout) {
         foreach ($layout->pieces as $i => $piece) {

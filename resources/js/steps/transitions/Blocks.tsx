@@ -4,6 +4,7 @@ import type { Building } from '../../api/types';
 import { freeId } from '../../ui/freeId';
 import { QuantityField } from '../../ui/QuantityField';
 import { GROUND, MOVEMENT, OPENINGS, STRETCHES, THROUGH, WALLS } from './lines';
+import { PITCH_DEG, STOREY_MM } from '../../material/starts';
 import { TableField } from '../../ui/TableField';
 import { readWalk, walkOf } from './walk';
 
@@ -41,7 +42,7 @@ export function Blocks({ building, change }: Props) {
       id,
       outline,
       base_mm: last?.base_mm ?? 0,
-      top_mm: last?.top_mm ?? 3000,
+      top_mm: last?.top_mm ?? STOREY_MM,
     };
     change({ ...building, blocks: [...blocks, next] });
   };
@@ -241,7 +242,7 @@ function Roof({ block, put }: { block: Block; put: Put }) {
         : kind === 'eaves'
           ? { kind: 'flat', edge: kind }
           : undefined;
-  const [pitch, side] = [form?.pitch_deg ?? 30, form?.low_edge ?? form?.ridge_along ?? 0];
+  const [pitch, side] = [form?.pitch_deg ?? PITCH_DEG, form?.low_edge ?? form?.ridge_along ?? 0];
   return (
     <>
       <label>

@@ -48,9 +48,7 @@ export function Deciding({ building, derived, kind, joint, choose, mayEdit, chan
   const joints = derived.joints.filter((j) => j.kind === kind);
   const parts = new Map(derived.parts.map((p) => [p.id, p]));
   const sides = (j: Joint): [string, string] => {
-    const [a = '', b = ''] = j.parts.map((id) =>
-      parts.get(id)?.kind === 'opening' ? 'opening' : (parts.get(id)?.assembly ?? ''),
-    );
+    const [a = '', b = ''] = j.between;
     return a < b ? [a, b] : [b, a];
   };
   const pairs = [...new Map(joints.map((j) => [sides(j).join(' and '), sides(j)]))].filter(([, p]) => !p.includes(''));

@@ -3,6 +3,7 @@ import { useDocuments, useMaterials } from '../../api/hooks';
 import type { Building, DerivedBuilding } from '../../api/types';
 import { KINDS } from '../../building/words';
 import { CutDrawing } from '../../drawing/building/CutDrawing';
+import { Flats } from '../../drawing/building/Flats';
 import { Elevation } from '../../drawing/building/Elevation';
 import { show } from '../../quantity/show';
 import { useKeys } from '../../ui/keys';
@@ -95,7 +96,12 @@ export function Drawings({ building, derived, chosen, choose, called, mayEdit, c
         derived &&
         building.blocks
           .filter((block) => derived.elevations.some((side) => side.block === block.id))
-          .map((block) => <Elevation key={block.id} {...{ derived, ...drawn }} block={block.id} units={units} />)}
+          .map((block) => (
+            <div key={block.id}>
+              <Elevation {...{ derived, ...drawn }} block={block.id} units={units} />
+              <Flats {...{ derived, thread, units }} block={block.id} />
+            </div>
+          ))}
       {cut && derived && <CutDrawing {...{ cut, derived, assemblies, family, near, ...drawn }} />}
     </section>
   );

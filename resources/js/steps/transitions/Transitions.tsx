@@ -9,6 +9,7 @@ import type { Building, DerivedBuilding, Doc } from '../../api/types';
 import { jointName, partName } from '../../building/names';
 import { KINDS } from '../../building/words';
 import { show } from '../../quantity/show';
+import { STOREY_MM } from '../../material/starts';
 import { FindingList } from '../../ui/FindingList';
 import { Frame } from '../../ui/Frame';
 import { useKeys } from '../../ui/keys';
@@ -52,7 +53,7 @@ function First({ mayEdit }: { mayEdit: boolean }) {
         () =>
           Promise.resolve({
             kind: 'building',
-            content: { blocks: [{ id: 'b1', outline, base_mm: 0, top_mm: 3000 }] },
+            content: { blocks: [{ id: 'b1', outline, base_mm: 0, top_mm: STOREY_MM }] },
           }),
       ),
   });
