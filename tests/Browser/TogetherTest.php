@@ -183,7 +183,7 @@ it(
             $key((string) $press);
             $here($end);
         }
-        foreach (['/quantities', '/tests'] as $later) {
+        foreach (['/tests'] as $later) {
             $browser->open("/p/$demo$later");
             expect($browser->text('main'))->toContain('It is not built yet.');
         }

@@ -47,7 +47,7 @@ function takenOff(array $layers, array $more = [], float $length = 25000, array 
 }
 
 /** @return array<string, mixed> the one line of a material */
-function lineOf(array $told, string $material, string $what): array
+function boughtLine(array $told, string $material, string $what): array
 {
     $lines = array_values(
         array_filter(
@@ -148,7 +148,7 @@ it('takes fluids off as they were reckoned by hand', function (array $case) {
         ])], 'takeoff' => ['layers' => [['assembly' => 'w1', 'layer' => 'l2', 'waste_pct' => 0]]]],
         1000 * $case['area_m2'] / 4,
     );
-    $line = lineOf($told, 'it', 'volume');
+    $line = boughtLine($told, 'it', 'volume');
     expect($line['net'])
         ->toEqualWithDelta($case['litres'], 1e-9)
         ->and($line['unit'])
@@ -211,7 +211,7 @@ it('takes beads off as they were reckoned by hand', function (array $case) {
         25000,
         ['placed' => $placed],
     );
-    $line = lineOf($told, $isFoam ? 'gun-foam' : 'it', 'volume');
+    $line = boughtLine($told, $isFoam ? 'gun-foam' : 'it', 'volume');
     expect($line['net'])
         ->toEqualWithDelta($case['litres'], 1e-9)
         ->and((int) ceil($line['net'] / $line['order']['holds'] - 1e-9))
