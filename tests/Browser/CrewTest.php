@@ -295,3 +295,34 @@ it(
         expect($browser->text('[data-row="joinery.blocks"] dd'))->toContain('5.0 mm');
     }),
 );
+
+it('pins a fault to a wall, by a tap and by keyboard, and shows it on the elevation until it is closed', function () {
+    signedIn('consultant', function (Browser $browser): void {
+        $project = copyOfDemo($browser);
+        $browser->size(390, 844, true);
+        $browser->open("/p/$project/site/faults");
+        $browser->type('input[name=words]', 'Fish-mouth beside the stair window');
+        $wall = $browser->see('[data-pin-picker] select');
+        $wall->findElement(WebDriverBy::cssSelector('option[value="reading.wall.0"]'))->click();
+        $browser->see('[data-pin-wall="reading.wall.0"]')->click();
+        // Tapped in the middle of the drawing; typed to where it was.
+        $along = $browser->driver->findElement(
+            WebDriverBy::xpath('//*[@data-pin-picker]//label[contains(., "along")]/following::input[1]'),
+        );
+        $along->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $along->sendKeys('2.8 m');
+        $along->sendKeys(WebDriverKeys::ENTER);
+        button($browser, 'raise it', WebDriverKeys::ENTER);
+        $fault = $browser->see('[data-fault][data-state=open] [data-at="reading.wall.0"]');
+        expect($fault->getText())->toContain('2800 mm');
+        $browser->until('return document.querySelector("[data-waiting]").dataset.waiting === "0"', 'all sent');
+        $events = json_decode(fetched($browser, "/api/projects/$project/export.json"), true)['site']['events'];
+        $raised = array_values(array_filter($events, fn (array $e): bool => isset($e['pin'])))[0];
+        expect($raised['pin']['x_mm'])->toEqual(2800)->and($raised['pin']['z_mm'])->toBeGreaterThan(500);
+        $browser->size(1280, 800);
+        $browser->open("/p/$project/transitions");
+        $browser->see('[data-drawing=plan]');
+        press($browser, 'e');
+        $browser->see("[data-drawing=elevation] [data-pin=\"{$raised['id']}\"][data-open=true]");
+    });
+});

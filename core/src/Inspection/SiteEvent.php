@@ -25,6 +25,8 @@ final readonly class SiteEvent
         public array $photographs,
         /** null where the kind says nothing more */
         public Reading|FaultRaised|FaultReinspected|Substituted|null $says,
+        /** where on the building; null where nobody has said */
+        public ?Pin $pin = null,
     ) {
     }
 

@@ -14,7 +14,7 @@ use Apron\Rules\Severity;
 final class SiteFormat
 {
     /** What an event of any kind may say. */
-    private const ANY = ['id', 'kind', 'visit', 'at', 'by', 'account', 'check', 'words', 'fault', 'photographs'];
+    private const ANY = ['id', 'kind', 'visit', 'at', 'by', 'account', 'check', 'words', 'fault', 'photographs', 'pin'];
 
     /** What only a kind says. */
     private const OWN = [
@@ -98,7 +98,21 @@ final class SiteFormat
                 EventKind::Substitution => self::substituted($node),
                 EventKind::Visit, EventKind::Photograph, EventKind::FaultRepaired => null,
             },
+            pin: self::pin($node->optional('pin')),
         );
+    }
+
+    private static function pin(?Node $node): ?Pin
+    {
+        $node?->object(['part', 'x_mm', 'z_mm'], ['part', 'x_mm', 'z_mm']);
+
+        return $node === null
+            ? null
+            : new Pin(
+                $node->get('part')->text(400),
+                $node->get('x_mm')->between(-1e6, 1e6, 'mm'),
+                $node->get('z_mm')->between(-1e6, 1e6, 'mm'),
+            );
     }
 
     private static function substituted(Node $node): Substituted
@@ -177,7 +191,18 @@ final class SiteFormat
                 EventKind::Substitution => new Substituted($text('place') ?? '', $text('material') ?? ''),
                 EventKind::Visit, EventKind::Photograph, EventKind::FaultRepaired => null,
             },
+            pin: self::writtenPin($row['pin'] ?? null),
         );
+    }
+
+    private static function writtenPin(mixed $pin): ?Pin
+    {
+        if (! is_array($pin) || ! is_string($pin['part'] ?? null)) {
+            return null;
+        }
+        $number = fn (string $key): float => is_numeric($pin[$key] ?? null) ? (float) $pin[$key] : 0.0;
+
+        return new Pin($pin['part'], $number('x_mm'), $number('z_mm'));
     }
 
     /**
@@ -245,6 +270,7 @@ final class SiteFormat
             'place' => $says instanceof Substituted ? $says->place : null,
             'material' => $says instanceof Substituted ? $says->material : null,
             'photographs' => $event->photographs,
+            'pin' => $event->pin?->toArray(),
             'asked' => $reading?->asked === null ? null : self::writeAsked($reading->asked),
         ]);
     }

@@ -1259,6 +1259,12 @@ export interface components {
             place?: string;
             /** @description what was used there */
             material?: string;
+            /** @description where on the building: along the side from its left end seen from outside, and up from the foot of the part */
+            pin?: {
+                part: string;
+                x_mm: number;
+                z_mm: number;
+            };
         };
         /** @description Either psi_w_mk with m_per_m2, or chi_w_k with per_m2. */
         Bridge: {

@@ -1,8 +1,10 @@
 import { jointName, partName } from '../building/names';
 import { Settle } from '../building/Settle';
+import { pinned } from '../building/pins';
 import { DRAINED, KINDS, STATES, worstOf } from '../building/words';
 import { CutDrawing } from '../drawing/building/CutDrawing';
 import { Elevation } from '../drawing/building/Elevation';
+import { Flats } from '../drawing/building/Flats';
 import { show } from '../quantity/show';
 import { THREADS } from '../ui/threads';
 import type { Sheet } from './sheet';
@@ -120,7 +122,14 @@ export function Building({ sheet }: { sheet: Sheet }) {
       ))}
       {blocks.map((block) => (
         <div key={block} className="together">
-          <Elevation {...{ block, called }} derived={building} thread={null} units={sheet.units} />
+          <Elevation
+            {...{ block, called }}
+            derived={building}
+            thread={null}
+            units={sheet.units}
+            pins={pinned(sheet.site.faults)}
+          />
+          <Flats derived={building} block={block} thread={null} units={sheet.units} />
         </div>
       ))}
       <h3 className="mt-2 font-bold">For the meeting before the work</h3>

@@ -261,6 +261,9 @@ it('keeps a reading of any unit with what it was asked, byte for byte', function
         ],
     ],
     'a look' => [['holds' => false]],
+    'a place on an elevation' => [
+        ['holds' => false, 'pin' => ['part' => 'hall.wall.0@porch', 'x_mm' => 1200.0, 'z_mm' => 900.5]],
+    ],
 ]);
 
 it('refuses what an event of its kind does not say, and a number without its unit', function (
@@ -279,6 +282,14 @@ it('refuses what an event of its kind does not say, and a number without its uni
     ],
     'a value without its unit' => [['kind' => 'reading', 'value' => 3], 'unit'],
     'two values' => [['kind' => 'reading', 'value' => 3, 'unit' => 'c', 'value_mm' => 3], 'value_mm'],
+    'a pin without a height' => [
+        ['kind' => 'reading', 'holds' => true, 'pin' => ['part' => 'hall.wall.0', 'x_mm' => 3]],
+        'z_mm',
+    ],
+    'a pin beside the world' => [
+        ['kind' => 'reading', 'holds' => true, 'pin' => ['part' => 'hall.wall.0', 'x_mm' => 3e9, 'z_mm' => 0]],
+        '/pin/x_mm',
+    ],
     'a unit that there is not' => [['kind' => 'reading', 'value' => 3, 'unit' => 'furlong'], '/unit'],
 ]);
 

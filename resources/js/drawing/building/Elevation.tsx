@@ -18,6 +18,19 @@ interface Props {
   choose?: ((joint: string) => void) | undefined;
   called: (joint: Joint) => string;
   units: Units;
+  /** what was seen on site, where it was seen */
+  pins?: SeenAt[];
+}
+
+/** A thing seen at a place of a part: along its side, and up from its foot. */
+export interface SeenAt {
+  id: string;
+  part: string;
+  x_mm: number;
+  z_mm: number;
+  words: string;
+  /** still to be mended, or looked at again */
+  open: boolean;
 }
 
 const APART = 14;
@@ -30,7 +43,7 @@ const COLOURS: Record<State, string> = {
 };
 
 /** The sides of a block laid flat side by side, as they are walked: parts, openings, what every joint hands over. */
-export function Elevation({ derived, block, thread, chosen = null, choose, called, units }: Props) {
+export function Elevation({ derived, block, thread, chosen = null, choose, called, units, pins = [] }: Props) {
   const svg = useRef<SVGSVGElement>(null);
   const width = useDrawnWidth(svg, 780, 380);
   const sides = derived.elevations.filter((side) => side.block === block);
@@ -139,6 +152,25 @@ export function Elevation({ derived, block, thread, chosen = null, choose, calle
                 />
               );
             })}
+            {pins
+              .filter((pin) => side.faces.some((face) => face.part === pin.part))
+              .map((pin) => {
+                const foot = Math.min(
+                  ...side.faces.filter((f) => f.part === pin.part).flatMap((f) => f.corners_mm.map((c) => c[1] ?? 0)),
+                );
+                const [px, py] = [x(pin.x_mm), y(foot + pin.z_mm)];
+                return (
+                  <g key={pin.id} data-pin={pin.id} data-open={pin.open}>
+                    <title>{pin.words}</title>
+                    <path
+                      d={`M${px} ${py}l-5 -11h10z`}
+                      fill={pin.open ? 'var(--color-fail)' : '#fff'}
+                      stroke={pin.open ? 'var(--color-fail)' : 'var(--color-ink)'}
+                      strokeWidth="1.4"
+                    />
+                  </g>
+                );
+              })}
             <text x={x(side.length_mm / 2)} y={height - 18} textAnchor="middle" fontSize="11" fill="var(--color-faint)">
               {block} {side.edge}
             </text>

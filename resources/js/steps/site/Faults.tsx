@@ -1,8 +1,11 @@
 import { useState, type FormEvent } from 'react';
-import { useProjectId } from '../../api/hooks';
+import { useAssessment, useProjectId } from '../../api/hooks';
 import type { Fault, SiteEvent, SiteSheet } from '../../api/types';
+import { show } from '../../quantity/show';
+import { useUnits } from '../../ui/units';
 import { SeverityMark, severityColour, severityWord } from '../../ui/severity';
 import { Instead } from './Instead';
+import { PinPicker } from './PinPicker';
 import type { OutboxState } from './useOutbox';
 
 interface Props {
@@ -14,11 +17,19 @@ interface Props {
 /** Faults from raising to re-inspection; each step is added, none is overwritten. */
 export function Faults({ site, add, ensureVisit }: Props) {
   const [words, setWords] = useState('');
+  const [pin, setPin] = useState<NonNullable<SiteEvent['pin']> | null>(null);
   const raise = (event: FormEvent) => {
     event.preventDefault();
     if (words.trim() === '') return;
-    add({ kind: 'fault-raised', visit: ensureVisit(), severity: 'caution', words: words.trim() });
+    add({
+      kind: 'fault-raised',
+      visit: ensureVisit(),
+      severity: 'caution',
+      words: words.trim(),
+      ...(pin ? { pin } : {}),
+    });
     setWords('');
+    setPin(null);
   };
   return (
     <>
@@ -46,6 +57,9 @@ export function Faults({ site, add, ensureVisit }: Props) {
           />
         </label>
         <button className="act min-h-[56px] self-end">raise it</button>
+        <div className="w-full">
+          <PinPicker pin={pin} put={setPin} />
+        </div>
       </form>
       <Instead site={site} add={add} ensureVisit={ensureVisit} />
     </>
@@ -59,6 +73,8 @@ function FaultRow({
   photographs,
 }: { fault: Fault; photographs: SiteEvent[] } & Pick<Props, 'add' | 'ensureVisit'>) {
   const project = useProjectId();
+  const { units } = useUnits();
+  const names = new Map(useAssessment().data?.building?.parts.map((p) => [p.id, p.name]));
   const [words, setWords] = useState('');
   const repair = (event: FormEvent) => {
     event.preventDefault();
@@ -81,6 +97,12 @@ function FaultRow({
       <p>
         {fault.raised.words} <span className="text-faint">({when(fault.raised.at, fault.raised.by)})</span>
       </p>
+      {fault.raised.pin && (
+        <p className="text-faint" data-at={fault.raised.pin.part}>
+          on {names.get(fault.raised.pin.part) ?? fault.raised.pin.part}, {show(fault.raised.pin.x_mm, 'length', units)}{' '}
+          from the left, {show(fault.raised.pin.z_mm, 'length', units)} up
+        </p>
+      )}
       {photographs.length > 0 && (
         <p className="flex gap-2 py-1">
           {photographs

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
-import { useDocuments, useMaterials } from '../../api/hooks';
+import { useDocuments, useMaterials, useSite } from '../../api/hooks';
 import type { Building, DerivedBuilding } from '../../api/types';
+import { pinned } from '../../building/pins';
 import { KINDS } from '../../building/words';
 import { CutDrawing } from '../../drawing/building/CutDrawing';
 import { Flats } from '../../drawing/building/Flats';
@@ -28,6 +29,7 @@ export function Drawings({ building, derived, chosen, choose, called, mayEdit, c
   const { thread } = useThread();
   const { units } = useUnits();
   const documents = useDocuments().data;
+  const pins = pinned(useSite().data?.faults ?? []);
   const materials = new Map(useMaterials().data?.map((m) => [m.id, m.family ?? '']));
   const cuts = derived?.cuts ?? [];
   const [view, setView] = useState<'plan' | 'sides' | number>('plan');
@@ -98,7 +100,7 @@ export function Drawings({ building, derived, chosen, choose, called, mayEdit, c
           .filter((block) => derived.elevations.some((side) => side.block === block.id))
           .map((block) => (
             <div key={block.id}>
-              <Elevation {...{ derived, ...drawn }} block={block.id} units={units} />
+              <Elevation {...{ derived, ...drawn }} block={block.id} units={units} pins={pins} />
               <Flats {...{ derived, thread, units }} block={block.id} />
             </div>
           ))}
