@@ -72,6 +72,7 @@ export function CutDrawing({
         <Strip
           key={i}
           {...{ line, px, k }}
+          ends={[mitre(cut, line, 'from_mm'), mitre(cut, line, 'to_mm')]}
           layers={layersOf(line)}
           isOpening={parts.get(line.part)?.kind === 'opening'}
         />
@@ -131,6 +132,25 @@ function marksOf(cut: Cut, joints: Map<string, Joint>, thread: Control | null) {
     .sort((a, b) => a.letters.length - b.letters.length);
 }
 
+/**
+ * Which way the layers of a line go at one of its ends, for each millimetre outward: along the line between two that
+ * meet there, so that they are mitred; straight out where nothing else ends, or it goes on in the same plane.
+ */
+export function mitre(cut: Cut, line: Line, end: 'from_mm' | 'to_mm'): At {
+  const [x, y] = pair(line[end]);
+  const [ox, oy] = pair(line.out);
+  const met = cut.lines.filter((other) => {
+    const [px, py] = pair(other.out);
+    const touches = [other.from_mm, other.to_mm].some((at) => Math.hypot((at[0] ?? 0) - x, (at[1] ?? 0) - y) < 1);
+    return other !== line && touches && Math.abs(px * oy - py * ox) > 0.05;
+  });
+  const [first] = met;
+  if (!first || met.length > 1) return [ox, oy];
+  const [px, py] = pair(first.out);
+  const share = 1 + px * ox + py * oy;
+  return share < 0.3 ? [ox, oy] : [(px + ox) / share, (py + oy) / share];
+}
+
 const pair = (at: number[]): At => [at[0] ?? 0, at[1] ?? 0];
 
 const around = ([a, b]: At) => ({ left: a - NEAR * 2, right: a + NEAR * 2, foot: b - NEAR, top: b + NEAR });
@@ -153,19 +173,25 @@ function Strip({
   line,
   layers,
   isOpening,
+  ends,
   px,
   k,
 }: {
   line: Line;
   layers: LaidLayer[];
   isOpening: boolean;
+  /** which way its layers end, for each millimetre outward */
+  ends: [At, At];
   px: (at: At) => At;
   k: number;
 }) {
   const [from, to, out] = [pair(line.from_mm), pair(line.to_mm), pair(line.out)];
   const off = ([a, b]: At, mm: number): At => [a + out[0] * mm, b + out[1] * mm];
   const quad = (d0: number, d1: number) => {
-    const corners = [off(from, d0), off(to, d0), off(to, d1), off(from, d1)].map(px);
+    const end = ([a, b]: At, [x, y]: At, mm: number): At => (isOpening ? off([a, b], mm) : [a + x * mm, b + y * mm]);
+    const corners = [end(from, ends[0], d0), end(to, ends[1], d0), end(to, ends[1], d1), end(from, ends[0], d1)].map(
+      px,
+    );
     return { corners, path: `M${corners.map((c) => c.map((n) => n.toFixed(1)).join(' ')).join('L')}z` };
   };
   if (isOpening) {

@@ -18,6 +18,7 @@ export function PinPicker({ pin, put }: Props) {
   if (!building) return null;
   const walls = building.parts.filter((p) => p.kind === 'wall' || p.kind === 'foundation-wall');
   const faces = building.elevations.flatMap((side) => side.faces);
+  const side = building.elevations.find((one) => one.faces.some((face) => face.part === pin?.part));
   const own = faces.filter((face) => face.part === pin?.part);
   return (
     <div className="grid gap-2" data-pin-picker>
@@ -44,7 +45,9 @@ export function PinPicker({ pin, put }: Props) {
         <>
           <Wall
             faces={own}
-            openings={faces.filter((face) => building.parts.find((p) => p.id === face.part)?.kind === 'opening')}
+            openings={
+              side?.faces.filter((face) => building.parts.find((p) => p.id === face.part)?.kind === 'opening') ?? []
+            }
             {...{ pin, put }}
           />
           <div className="flex flex-wrap gap-3">
@@ -73,7 +76,7 @@ export function PinPicker({ pin, put }: Props) {
 
 interface WallProps {
   faces: Face[];
-  /** those of all walls; drawn as far as they lie in this one */
+  /** those of its side; drawn as far as they lie in this wall */
   openings: Face[];
   pin: Pin;
   put: (pin: Pin) => void;
@@ -89,11 +92,7 @@ function Wall({ faces, openings, pin, put }: WallProps) {
   const Y = (z: number) => h - (z - foot) * k;
   const path = (of: number[][]) =>
     `M${of.map((c) => `${X(c[0] ?? 0).toFixed(1)} ${Y(c[1] ?? 0).toFixed(1)}`).join('L')}z`;
-  const lie = openings.filter((o) =>
-    faces.some(
-      (face) => face.part.split('.')[0] === o.part.split('.')[0] && inside(o.corners_mm, left, right, foot, top),
-    ),
-  );
+  const lie = openings.filter((o) => inside(o.corners_mm, left, right, foot, top));
   return (
     <svg
       viewBox={`-2 -14 ${w + 4} ${h + 18}`}
