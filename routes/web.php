@@ -14,6 +14,7 @@ use App\Http\Controllers\SequenceController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SiteController;
 use App\Http\Controllers\TakeoffController;
+use App\Http\Controllers\TestController;
 use App\Models\Project;
 use Illuminate\Support\Facades\Route;
 
@@ -73,6 +74,7 @@ Route::middleware(['auth', 'auth.session', 'throttle:api'])->group(function (): 
                 Route::get('others', [SequenceController::class, 'others'])->middleware('budget:60');
                 Route::get('plan/proposed', [PlanController::class, 'proposed'])->middleware('budget:60');
                 Route::get('plan/forecast', [PlanController::class, 'forecast'])->middleware('budget:60');
+                Route::get('tests/run', [TestController::class, 'run'])->middleware('budget:60');
                 Route::get('plan.ics', [PlanController::class, 'calendar']);
                 Route::get('plan.csv', [PlanController::class, 'csv']);
                 Route::get('order.csv', [TakeoffController::class, 'csv'])->middleware('budget:60');

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Station\Fan;
+use App\Station\SimulatedFan;
 use App\Station\SimulatedStation;
 use App\Station\WeatherStation;
 use Apron\Json\CoreData;
@@ -25,6 +27,7 @@ class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Sections::class, Sections::usual(...));
         // No real station is connected: one that is implements the same interface and is bound here.
         $this->app->bind(WeatherStation::class, SimulatedStation::class);
+        $this->app->bind(Fan::class, fn (): Fan => new SimulatedFan(random_int(1, 1_000_000)));
     }
 
     public function boot(): void

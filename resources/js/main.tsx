@@ -5,10 +5,8 @@ import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-rou
 import { queries } from './api/queries';
 import { Projects } from './steps/Projects';
 import { SignIn } from './steps/SignIn';
-import { Later } from './steps/later/Later';
 import { BrokenPage } from './ui/BrokenPage';
 import { guardUnsaved } from './ui/draft';
-import { STEPS } from './ui/steps';
 import { ThreadProvider } from './ui/threads';
 import { UnitsProvider } from './ui/units';
 
@@ -23,6 +21,7 @@ const Contacts = lazy(() => import('./steps/contacts/Contacts'));
 const Transitions = lazy(() => import('./steps/transitions/Transitions'));
 const Others = lazy(() => import('./steps/sequences/Others'));
 const Quantities = lazy(() => import('./steps/quantities/Quantities'));
+const Tests = lazy(() => import('./steps/tests/Tests'));
 const Calendar = lazy(() => import('./steps/calendar/Calendar'));
 const Cards = lazy(() => import('./steps/sequences/Cards'));
 const Joint = lazy(() => import('./steps/sequences/Joint'));
@@ -52,10 +51,7 @@ const pages = [
   { path: '/p/:project/site/:what?/:check?', element: <Site /> },
   { path: '/p/:project/report', element: <Report /> },
   { path: '/p/:project/findings', element: <Findings /> },
-  ...STEPS.filter((step) => step.later).map((step) => ({
-    path: `/p/:project/${step.path}`,
-    element: <Later step={step} />,
-  })),
+  { path: '/p/:project/tests', element: <Tests /> },
   { path: '*', element: <Navigate to="/" replace /> },
 ];
 

@@ -183,10 +183,6 @@ it(
             $key((string) $press);
             $here($end);
         }
-        foreach (['/tests'] as $later) {
-            $browser->open("/p/$demo$later");
-            expect($browser->text('main'))->toContain('It is not built yet.');
-        }
         $browser->until(
             'return /\\d/.test(document.querySelector("nav a[href$=findings]").textContent)',
             'the findings to be counted',

@@ -41,6 +41,7 @@ const ROUTES = [
     'GET api/projects/{project}/contacts.csv' => [401, 200, 200, 403],
     'GET api/projects/{project}/plan/proposed' => [401, 422, 422, 403],
     'GET api/projects/{project}/plan/forecast' => [401, 422, 422, 403],
+    'GET api/projects/{project}/tests/run' => [401, 200, 200, 403],
     'GET api/projects/{project}/plan.ics' => [401, 200, 200, 403],
     'GET api/projects/{project}/plan.csv' => [401, 200, 200, 403],
     'GET api/projects/{project}/order.csv' => [401, 200, 200, 403],

@@ -9,4 +9,12 @@ enum FanConvention: string
 {
     case Iso9972 = 'iso-9972';
     case AstmE779 = 'astm-e779';
+
+    public function name(): string
+    {
+        return match ($this) {
+            self::Iso9972 => 'ISO 9972:2015 (from memory)',
+            self::AstmE779 => 'ASTM E779-19 (from memory)',
+        };
+    }
 }

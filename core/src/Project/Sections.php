@@ -17,6 +17,7 @@ use Apron\Project\Section\PlanSection;
 use Apron\Project\Section\SiteSection;
 use Apron\Project\Section\SystemsSection;
 use Apron\Project\Section\TakeoffSection;
+use Apron\Project\Section\TestsSection;
 use Apron\Project\Section\TrainingSection;
 
 /**
@@ -36,6 +37,7 @@ final readonly class Sections
         BuildingSection::class,
         TakeoffSection::class,
         PlanSection::class,
+        TestsSection::class,
         AskedSection::class,
         TrainingSection::class,
         SiteSection::class,

@@ -24,6 +24,7 @@ const LISTS = {
   building: 'building',
   plan: 'plan',
   takeoff: 'takeoff',
+  test: 'tests',
   acceptance: 'acceptances',
 } as const;
 

@@ -787,6 +787,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{project}/tests/run": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A run of the fan there is: a simulated one, and marked so; not stored. */
+        get: operations["fanRun"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1670,6 +1687,46 @@ export interface components {
             /** @description the order as it was last sent out */
             ordered?: components["schemas"]["OrderLine"][];
         };
+        /** @description a test in the field: fan pressurisation */
+        FieldTest: {
+            id: string;
+            /** @enum {string} */
+            kind: "fan";
+            title?: string;
+            date?: string;
+            /** @enum {string} */
+            stage?: "before-cover" | "at-end";
+            /** @enum {string} */
+            convention?: "iso-9972" | "astm-e779";
+            points: {
+                /** @description building less outdoors */
+                pressure_pa: number;
+                /** @description at the fan’s own air density */
+                flow_m3_h: number;
+                weight?: number;
+            }[];
+            zero_flow_before_pa?: number[];
+            zero_flow_after_pa?: number[];
+            indoor_c: number;
+            outdoor_c: number;
+            barometer_pa?: number;
+            indoor_rh_pct?: number;
+            outdoor_rh_pct?: number;
+            volume_m3?: number;
+            envelope_m2?: number;
+            target?: {
+                n50_1_h?: number;
+                q50_m3_h_m2?: number;
+                q75_l_s_m2?: number;
+            };
+            /** @description readings of the simulated fan: marked wherever they are shown */
+            simulated?: boolean;
+            leaks?: {
+                words: string;
+                /** @description a joint or a part of the building */
+                joint?: string;
+            }[];
+        };
         /** Apron project file, version 1 */
         ProjectFile: {
             /** @constant */
@@ -1687,6 +1744,7 @@ export interface components {
             building?: components["schemas"]["Building"];
             takeoff?: components["schemas"]["Takeoff"];
             plan?: components["schemas"]["Plan"];
+            tests?: components["schemas"]["FieldTest"][];
             asked?: components["schemas"]["AskedPair"][];
             training?: components["schemas"]["DrillRun"][];
             site?: {
@@ -2492,6 +2550,24 @@ export interface components {
                     lines_mm: number[][];
                 }[];
             };
+            /** @description tests in the field, reckoned */
+            tests?: {
+                id: string;
+                /** @enum {string} */
+                verdict: "pass" | "fail" | "not valid";
+                n: number | null;
+                c_m3_h_pan: number | null;
+                r2: number | null;
+                q50_m3_h: number | null;
+                n50_1_h: number | null;
+                q50_m3_h_m2: number | null;
+                q75_l_s_m2: number | null;
+                leakage_area_4pa_m2: number | null;
+                n_95: number[] | null;
+                q50_95_m3_h: number[] | null;
+                why: ("offset" | "points" | "signs" | "readings" | "exponent" | "r2")[];
+                simulated: boolean;
+            }[];
         };
         Document: {
             kind: string;
@@ -3043,6 +3119,16 @@ export interface components {
             }[];
             forecast_by: string;
         };
+        /** @description a run of the fan there is */
+        FanRun: {
+            points: {
+                pressure_pa: number;
+                flow_m3_h: number;
+            }[];
+            zero_flow_before_pa: number[];
+            zero_flow_after_pa: number[];
+            simulated: boolean;
+        };
         BriefContent: {
             project: components["schemas"]["ProjectHead"];
             climate?: components["schemas"]["Climate"];
@@ -3147,6 +3233,16 @@ export interface components {
                 key: string;
                 revision: number;
                 content: components["schemas"]["Plan"];
+                /** @description the id that its last save was sent with */
+                save: string | null;
+                /** @description why it can no longer be read */
+                broken: string | null;
+            }[];
+            tests: {
+                kind: string;
+                key: string;
+                revision: number;
+                content: components["schemas"]["FieldTest"];
                 /** @description the id that its last save was sent with */
                 save: string | null;
                 /** @description why it can no longer be read */
@@ -4567,6 +4663,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    fanRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description readings, about what the joints of the building are thought to leak */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FanRun"];
                 };
             };
         };

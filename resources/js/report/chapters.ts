@@ -9,6 +9,7 @@ import { Details } from './Details';
 import { Others } from './Others';
 import { Plan } from './Plan';
 import { Takeoff } from './Takeoff';
+import { Tests } from './Tests';
 import { Schedule } from './Schedule';
 import type { Sheet } from './sheet';
 import { Site } from './Site';
@@ -33,6 +34,7 @@ const BY_SECTION: Record<Exclude<keyof ProjectFile, 'format' | 'catalogue'>, Cha
   building: Building,
   takeoff: Takeoff,
   plan: Plan,
+  tests: Tests,
   details: Details,
   asked: Contacts,
   site: Site,

@@ -80,9 +80,9 @@ export function Frame({ sheet, children, reckoning }: Props) {
             >
               <span className="w-3 text-[11px] text-faint">{step.key}</span>
               <span className="grow">{step.title}</span>
-              <span className={step.later ? 'text-faint' : 'font-semibold'}>
-                <span className="sr-only">{step.later ? 'not built yet' : `${count} open`}</span>
-                <span aria-hidden="true">{step.later ? '·' : count || '–'}</span>
+              <span className="font-semibold">
+                <span className="sr-only">{count} open</span>
+                <span aria-hidden="true">{count || '–'}</span>
               </span>
             </NavLink>
           );

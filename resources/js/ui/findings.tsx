@@ -7,7 +7,8 @@ import { SeverityMark, severityColour, severityWord } from './severity';
 
 interface Screen {
   /** the step whose sheet it is */
-  step: 'brief' | 'assemblies' | 'contacts' | 'transitions' | 'calendar' | 'quantities' | 'sequences' | 'site';
+  step:
+    'brief' | 'assemblies' | 'contacts' | 'transitions' | 'calendar' | 'quantities' | 'tests' | 'sequences' | 'site';
   /** the address of one row, and of what stands in it, below the project's */
   row?: (id: string, kind?: string, part?: string) => string;
 }
@@ -22,6 +23,7 @@ const SCREENS: Partial<Record<keyof ProjectFile, Screen>> = {
   systems: { step: 'contacts', row: () => 'contacts' },
   building: { step: 'transitions', row: () => 'transitions' },
   plan: { step: 'calendar', row: () => 'calendar' },
+  tests: { step: 'tests', row: () => 'tests' },
   takeoff: { step: 'quantities', row: () => 'quantities' },
   details: { step: 'sequences', row: (id) => `sequences/${id}` },
   site: { step: 'site', row: (id, kind) => `site/${id === 'faults' ? 'faults' : `check/${kind}`}` },

@@ -1,5 +1,5 @@
-/** The ten steps in working order; `later` says what one that is not built yet will do. */
-export const STEPS: { key: string; path: string; title: string; later?: string }[] = [
+/** The ten steps in working order. */
+export const STEPS: { key: string; path: string; title: string }[] = [
   { key: '1', path: 'brief', title: 'Brief' },
   { key: '2', path: 'assemblies', title: 'Assemblies' },
   { key: '3', path: 'contacts', title: 'Contacts' },
@@ -8,12 +8,6 @@ export const STEPS: { key: string; path: string; title: string; later?: string }
   { key: '6', path: 'quantities', title: 'Quantities' },
   { key: '7', path: 'calendar', title: 'Calendar' },
   { key: '8', path: 'site', title: 'Site' },
-  {
-    key: '9',
-    path: 'tests',
-    title: 'Tests',
-    later:
-      'This step will hold water spray, fan pressurisation, adhesion and moisture tests: their procedure, readings, arithmetic and verdict.',
-  },
+  { key: '9', path: 'tests', title: 'Tests' },
   { key: '0', path: 'report', title: 'Report' },
 ];

@@ -70,7 +70,7 @@ export default function Findings() {
       )}
       <h2 className="mt-3 border-t border-hair pt-2 pb-1 text-[15px] font-bold">By step, open</h2>
       <dl>
-        {STEPS.filter((s) => !s.later).map((s) => (
+        {STEPS.map((s) => (
           <div key={s.path} className="flex justify-between py-[2px]">
             <dt>{s.title}</dt>
             <dd>{count((f) => isOpen(f) && stepOf(f.subject) === s.path) || '–'}</dd>

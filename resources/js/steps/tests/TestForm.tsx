@@ -1,0 +1,215 @@
+import { useState } from 'react';
+import type { FieldTest } from '../../api/types';
+import { QuantityField } from '../../ui/QuantityField';
+import { TableField } from '../../ui/TableField';
+import { without } from '../../ui/without';
+import { LEAKS, READINGS, readPressures } from './lines';
+
+interface Props {
+  test: FieldTest;
+  change: (test: FieldTest, run?: string) => void;
+}
+
+type Target = NonNullable<FieldTest['target']>;
+
+const TARGETS: { key: keyof Target; words: string }[] = [
+  { key: 'n50_1_h', words: 'air changes an hour at 50 Pa' },
+  { key: 'q50_m3_h_m2', words: 'm³/(h·m²) at 50 Pa' },
+  { key: 'q75_l_s_m2', words: 'L/(s·m²) at 75 Pa' },
+];
+
+/** Readings and circumstances of a test, as they are written down beside the fan. */
+export function TestForm({ test, change }: Props) {
+  const set = <K extends keyof FieldTest>(key: K, value: FieldTest[K] | undefined) =>
+    change(value === undefined ? without(test, key) : { ...test, [key]: value }, key);
+  const zeros = (label: string, key: 'zero_flow_before_pa' | 'zero_flow_after_pa') => (
+    <Typed
+      label={label}
+      of="Pa with their sign, as -1.9, -1.7"
+      value={(test[key] ?? []).join(', ')}
+      read={readPressures}
+      put={(read) => set(key, read.length > 0 ? read : undefined)}
+    />
+  );
+  const number = (label: string, key: 'barometer_pa' | 'volume_m3' | 'envelope_m2', least: number, most: number) => (
+    <Typed
+      label={label}
+      of={`a number from ${least} to ${most}`}
+      value={test[key]?.toString() ?? ''}
+      read={(typed) => {
+        if (typed.trim() === '') return [];
+        const read = Number(typed.trim().replace(',', '.'));
+        return Number.isFinite(read) && read >= least && read <= most ? [read] : null;
+      }}
+      put={(read) => set(key, read[0])}
+    />
+  );
+  const target = TARGETS.find((t) => test.target?.[t.key] !== undefined);
+  return (
+    <div className="grid gap-1 pt-2" data-test-form={test.id}>
+      <div className="flex flex-wrap items-end gap-3 text-[12px]">
+        <label>
+          called
+          <input
+            className="block w-[14rem]"
+            value={test.title ?? ''}
+            onChange={(e) => set('title', e.target.value.trim() === '' ? undefined : e.target.value)}
+          />
+        </label>
+        <label>
+          on
+          <input
+            type="date"
+            className="block"
+            value={test.date ?? ''}
+            onChange={(e) => set('date', e.target.value === '' ? undefined : e.target.value)}
+          />
+        </label>
+        <label>
+          when
+          <select
+            className="block"
+            value={test.stage ?? ''}
+            onChange={(e) => set('stage', e.target.value === '' ? undefined : (e.target.value as 'at-end'))}
+          >
+            <option value="">not said</option>
+            <option value="before-cover">before the air layer is covered</option>
+            <option value="at-end">at the end</option>
+          </select>
+        </label>
+        <label>
+          by
+          <select
+            className="block"
+            value={test.convention ?? 'iso-9972'}
+            onChange={(e) => set('convention', e.target.value as 'iso-9972')}
+          >
+            <option value="iso-9972">ISO 9972</option>
+            <option value="astm-e779">ASTM E779</option>
+          </select>
+        </label>
+      </div>
+      <TableField label="Readings" table={READINGS} rows={test.points} put={(points) => change({ ...test, points })} />
+      <div className="flex flex-wrap items-end gap-3">
+        {zeros('no flow, before', 'zero_flow_before_pa')}
+        {zeros('no flow, after', 'zero_flow_after_pa')}
+        {number('barometer, Pa', 'barometer_pa', 50000, 120000)}
+        {number('volume, m³', 'volume_m3', 0.1, 1e7)}
+        {number('envelope, m²', 'envelope_m2', 0.1, 1e7)}
+      </div>
+      <div className="flex flex-wrap gap-3">
+        <QuantityField
+          label="inside"
+          dimension="temperature"
+          value={test.indoor_c}
+          least={-60}
+          most={60}
+          width="5.5rem"
+          onChange={(c) => set('indoor_c', c)}
+        />
+        <QuantityField
+          label="outside"
+          dimension="temperature"
+          value={test.outdoor_c}
+          least={-60}
+          most={60}
+          width="5.5rem"
+          onChange={(c) => set('outdoor_c', c)}
+        />
+        <QuantityField
+          label="humidity inside"
+          dimension="percent"
+          value={test.indoor_rh_pct}
+          least={0}
+          most={100}
+          width="5.5rem"
+          onChange={(rh) => set('indoor_rh_pct', rh)}
+        />
+        <QuantityField
+          label="outside"
+          dimension="percent"
+          value={test.outdoor_rh_pct}
+          least={0}
+          most={100}
+          width="5.5rem"
+          onChange={(rh) => set('outdoor_rh_pct', rh)}
+        />
+      </div>
+      <div className="flex flex-wrap items-end gap-3 text-[12px]">
+        <Typed
+          label="target"
+          of="a number, as 0.6; empty takes that of the brief"
+          value={target ? String(test.target?.[target.key] ?? '') : ''}
+          read={(typed) => {
+            if (typed.trim() === '') return [];
+            const read = Number(typed.trim().replace(',', '.'));
+            return Number.isFinite(read) && read > 0 ? [read] : null;
+          }}
+          put={([read]) => set('target', read === undefined ? undefined : { [target?.key ?? 'n50_1_h']: read })}
+        />
+        <select
+          aria-label="What the target counts"
+          value={target?.key ?? 'n50_1_h'}
+          disabled={!target}
+          onChange={(e) => {
+            const now = target && test.target?.[target.key];
+            if (now !== undefined) set('target', { [e.target.value]: now });
+          }}
+        >
+          {TARGETS.map((t) => (
+            <option key={t.key} value={t.key}>
+              {t.words}
+            </option>
+          ))}
+        </select>
+        <span className="text-faint">
+          volume and envelope that are left empty are those of the building, a target that of the brief
+        </span>
+      </div>
+      <TableField
+        label="Leaks found"
+        table={LEAKS}
+        rows={test.leaks ?? []}
+        put={(leaks) => change(leaks.length > 0 ? { ...test, leaks } : without(test, 'leaks'))}
+      />
+    </div>
+  );
+}
+
+interface TypedProps {
+  label: string;
+  /** what would be right */
+  of: string;
+  value: string;
+  read: (typed: string) => number[] | null;
+  put: (read: number[]) => void;
+}
+
+/** A field of numbers: taken as soon as they can be read, kept as they were typed until then. */
+function Typed({ label, of, value, read, put }: TypedProps) {
+  const [text, setText] = useState<string | null>(null);
+  const wrong = text !== null && read(text) === null;
+  return (
+    <label className="text-[12px]">
+      {label}
+      <input
+        className="block w-[9rem]"
+        aria-invalid={wrong}
+        value={text ?? value}
+        onChange={(e) => {
+          setText(e.target.value);
+          const now = read(e.target.value);
+          if (now !== null) put(now);
+        }}
+        onBlur={() => {
+          if (!wrong) setText(null);
+        }}
+      />
+      {wrong && (
+        <span role="alert" className="block text-fail">
+          “{text}”: {of}
+        </span>
+      )}
+    </label>
+  );
+}
