@@ -22,6 +22,10 @@ const PAGES = [
     'report',
     'findings',
     'contacts',
+    'transitions',
+    'quantities',
+    'calendar',
+    'tests',
 ];
 
 /** A script: the page holds more than its frame. */

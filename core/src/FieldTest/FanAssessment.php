@@ -85,7 +85,7 @@ final readonly class FanAssessment implements Assessed
         };
     }
 
-    /** @return array<string, float|null> figures that a target may be set for; null where size or volume is not known */
+    /** @return array<string, float|null> figures that a target may be set for; null where no size is known */
     private function figures(): array
     {
         if ($this->test === null) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Apron\Takeoff;
 
+use Apron\Budget\Deadline;
 use Apron\Rules\RuleFigures;
 
 /**
@@ -32,6 +33,7 @@ final class Courses
         $pieces = $before = [];
         $covered = 0.0;
         for ($course = 0; $covered < $this->face->top - Face::HAIR; $course++) {
+            Deadline::check();
             $foot = $this->movedTo($course, null) ?? max(0.0, $covered - ($course > 0 ? $this->size->lapLevel : 0.0));
             // A course that is put below the one before it, or leaves nothing new, covers nothing: the next goes on.
             $foot = max($foot, $covered - $this->size->width + 2 * Face::HAIR);
@@ -65,6 +67,7 @@ final class Courses
         $pieces = [];
         $left = $this->face->left;
         for ($column = 0; $left < $this->face->right - Face::HAIR; $column++) {
+            Deadline::check();
             $right = min($left + $this->size->width, $this->face->right);
             $top = $this->face->topBetween($left, $right);
             for ($foot = $this->face->footBetween($left, $right); ; $foot += $length - $this->size->lapLevel) {
@@ -137,9 +140,7 @@ final class Courses
                 : $this->fromRight($from, $to, $shorter);
             $near = INF;
             foreach ($joints as $joint) {
-                foreach ($before as $below) {
-                    $near = min($near, abs($joint - $below));
-                }
+                $near = min($near, Face::off($joint, $before));
             }
             if ($near >= $this->stagger) {
                 $best = $joints;

@@ -165,6 +165,22 @@ final readonly class Face
     }
 
     /**
+     * How far a place is from the nearest of others, which rise.
+     *
+     * @param  list<float>  $others
+     */
+    public static function off(float $x, array $others): float
+    {
+        [$low, $high] = [0, count($others)];
+        while ($low < $high) {
+            $middle = intdiv($low + $high, 2);
+            [$low, $high] = $others[$middle] < $x ? [$middle + 1, $high] : [$low, $middle];
+        }
+
+        return min(abs($x - ($others[$low] ?? INF)), abs($x - ($others[$low - 1] ?? INF)));
+    }
+
+    /**
      * @param  list<Run>  $runs
      * @return list<Run>
      */

@@ -18,8 +18,14 @@ use Apron\Rules\RuleFigures;
  */
 final class Laying
 {
+    /** More pieces on one wall than anybody cuts: the size is a slip of the pen. */
+    private const MOST_PIECES = 6000;
+
     /** @var list<Layout> */
     public array $layouts = [];
+
+    /** @var array<string, string> product by part and layer, of what would be more pieces than that */
+    public array $tooSmall = [];
 
     /** @var array<string, array{count: int, least: int, share: float}> by material and size: how many, the fewest there
      *   could be, and what is bought for each square metre that is cut */
@@ -64,6 +70,14 @@ final class Laying
             }
             $rule = $this->takeoff->rule($assembly->id, $layer->id);
             $size = Size::of($as, Usual::of($layer->material), $rule);
+            $longest = min($size->length, self::longest($rule) ?? INF) - $size->lapEnd;
+            $across = ($face->right - $face->left) / max(1.0, $longest);
+            if ($across * ($face->top / ($size->width - $size->lapLevel)) > self::MOST_PIECES) {
+                $this->tooSmall["$part->id $layer->id"] = $layer->material->name;
+                $behind = [];
+
+                continue;
+            }
             $backing = $rule->jointsAnywhere
                 ? new Backing(null, $face->left, $face->right)
                 : new Backing(self::spacing($assembly, $at), $face->left, $face->right);

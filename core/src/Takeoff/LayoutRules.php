@@ -25,7 +25,7 @@ final class LayoutRules
             ...self::level($layout),
             ...array_values(
                 array_filter(
-                    self::upright($layout),
+                    $moved === [] ? [] : self::upright($layout),
                     fn (LayoutFault $fault): bool => in_array($fault->course, $courses, true) ||
                         in_array($fault->course - 1, $courses, true),
                 ),
@@ -65,6 +65,10 @@ final class LayoutRules
         [$stagger, $corner] = [$figures->figure('stagger_mm'), $figures->figure('corner_mm')];
         $faults = [];
         $joints = $layout->uprightJoints();
+        $byCourse = [];
+        foreach ($joints as $joint) {
+            $byCourse[$joint['course']][] = $joint['x'];
+        }
         foreach ($joints as $joint) {
             $fault = fn (string $code, float $least, float $off): LayoutFault => new LayoutFault(
                 $code,
@@ -76,8 +80,7 @@ final class LayoutRules
             if (! $layout->backing->holds($joint['x'])) {
                 $faults[] = $fault('takeoff.off-framing', $layout->backing->spacing ?? 0.0, 0.0);
             }
-            $others = array_filter($joints, fn (array $o): bool => $o['course'] === $joint['course'] - 1);
-            $xs = array_column($others, 'x');
+            $xs = $byCourse[$joint['course'] - 1] ?? [];
             if ($layout->as->isBoard()) {
                 foreach ($layout->behind as $piece) {
                     if ($piece->foot < $joint['high'] - 1 && $piece->top > $joint['low'] + 1) {

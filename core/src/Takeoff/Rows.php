@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Apron\Takeoff;
 
+use Apron\Budget\Deadline;
 use Apron\Rules\RuleFigures;
 
 /**
@@ -52,8 +53,10 @@ final class Rows
         $below = [];
         $foot = 0.0;
         for ($row = 0; $foot < $this->face->top - Face::HAIR; $row++) {
+            Deadline::check();
             $head = min($this->headOf($row, $foot), $this->face->top);
             $avoid = [...$below, ...$this->jointsBehind($foot, $head)];
+            sort($avoid);
             $below = [];
             foreach ($this->spans($foot, $head) as [$from, $to]) {
                 $cuts = $this->moved($row, $this->row($from, $to, $foot, $head, $avoid), count($below));
@@ -139,7 +142,7 @@ final class Rows
     }
 
     /**
-     * @param  list<float>  $avoid  joints that these keep off
+     * @param  list<float>  $avoid  joints that these keep off, rising
      * @return list<array{float, float}>
      */
     private function row(float $from, float $to, float $low, float $high, array $avoid): array
@@ -227,10 +230,8 @@ final class Rows
      */
     private function isGood(float $x, array $avoid, array $corners): bool
     {
-        foreach ($avoid as $joint) {
-            if (abs($joint - $x) < $this->stagger - Face::HAIR) {
-                return false;
-            }
+        if (Face::off($x, $avoid) < $this->stagger - Face::HAIR) {
+            return false;
         }
         foreach ($corners as $jamb) {
             if (abs($jamb - $x) < $this->corner) {

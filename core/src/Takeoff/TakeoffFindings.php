@@ -46,6 +46,12 @@ final readonly class TakeoffFindings
             }
         }
 
+        foreach ($this->laying->tooSmall as $key => $product) {
+            [$part] = explode(' ', $key, 2);
+            $figures = ['part' => $this->envelope->parts[$part]->name(), 'product' => $product];
+            $findings[] = self::finding('takeoff.too-small', Severity::Caution, $figures, $key);
+        }
+
         return [...$findings, ...$this->nowhere(), ...$this->planes()];
     }
 

@@ -103,8 +103,8 @@ final class TakeoffFormat
         return new LayerRule(
             $row->get('assembly')->id(),
             $row->get('layer')->id(),
-            self::pair($row->optional('roll_m'), 0.05, 500.0, 'm'),
-            self::pair($row->optional('board_mm'), 100.0, 15000.0, 'mm'),
+            self::pair($row->optional('roll_m'), 0.1, 500.0, 'm'),
+            self::pair($row->optional('board_mm'), 200.0, 15000.0, 'mm'),
             self::pair($row->optional('lap_mm'), 0.0, 1000.0, 'mm'),
             $row->optional('upright')?->boolean() ?? false,
             $mm('longest_mm', 300.0, 200000.0),

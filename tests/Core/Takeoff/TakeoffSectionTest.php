@@ -169,6 +169,17 @@ it('judges a joint that somebody has moved', function () {
         ->toContain('caution takeoff.not-staggered');
 });
 
+it('lays nothing out in pieces that nobody cuts, and buys it by its area', function () {
+    $tiny = ['layers' => [['assembly' => 'w1', 'layer' => 'l3', 'roll_m' => [0.1, 0.1]]]];
+    $told = soldTold($tiny);
+    expect(soldSays($tiny))
+        ->toBe(['caution takeoff.too-small', 'caution takeoff.too-small'])
+        ->and(array_column($told['layouts'], 'layer'))
+        ->not->toContain('l3')
+        ->and(array_column($told['quantities'], 'net', 'material')['polyolefin-wrap'])
+        ->toEqual(144);
+});
+
 it('tells what is settled for what is not there', function () {
     expect(soldSays(['moved' => [['part' => 'gone', 'layer' => 'l3', 'course' => 0, 'at_mm' => 0]]]))
         ->toBe(['note takeoff.nowhere'])
