@@ -7,6 +7,7 @@ namespace Apron\Takeoff;
 /** The fasteners of one layer of one part. */
 final readonly class FastenerRow
 {
+    /** @param  list<array{float, float, float, int}>  $rows  as they stand: along, lowest, highest, how many */
     public function __construct(
         public string $part,
         public string $assembly,
@@ -20,11 +21,15 @@ final readonly class FastenerRow
         /** whether so long a one is for an engineer to name */
         public bool $isForEngineer,
         public ?string $material,
+        public array $rows = [],
     ) {
     }
 
-    /** @return array<string, mixed> */
-    public function toArray(): array
+    /**
+     * @param  bool  $drawn  with where they stand
+     * @return array<string, mixed>
+     */
+    public function toArray(bool $drawn): array
     {
         return [
             'part' => $this->part,
@@ -36,6 +41,10 @@ final readonly class FastenerRow
             'length_mm' => $this->length,
             'engineer' => $this->isForEngineer,
             'material' => $this->material,
+            'rows' => array_map(
+                fn (array $row): array => [round($row[0], 1), round($row[1], 1), round($row[2], 1), $row[3]],
+                $drawn ? $this->rows : [],
+            ),
         ];
     }
 }

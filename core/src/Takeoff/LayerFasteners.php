@@ -71,7 +71,7 @@ final class LayerFasteners
                 $layout->face->part,
                 $layout->assembly,
                 $at,
-                (int) ceil($stated->perM2 * $layout->net),
+                [[0.0, 0.0, 0.0, (int) ceil($stated->perM2 * $layout->net)]],
                 null,
                 $layout->rule->of ?? $stated->material?->id,
             );
@@ -83,13 +83,13 @@ final class LayerFasteners
         if ($pattern === null) {
             return null;
         }
-        $count = match ($layout->as) {
+        $rows = match ($layout->as) {
             LaidAs::Sheet => $pattern->upLines($layout->face, $layout->backing),
             LaidAs::Sheathing => $pattern->ofPanels($layout),
             default => $pattern->ofBoards($layout),
         };
 
-        return $this->row($layout->face->part, $layout->assembly, $at, $count, $pattern, $layout->rule->of);
+        return $this->row($layout->face->part, $layout->assembly, $at, $rows, $pattern, $layout->rule->of);
     }
 
     private function ofStrapping(Assembly $assembly, int $at, string $part, Face $face): ?FastenerRow
@@ -103,11 +103,12 @@ final class LayerFasteners
             : $this->row($part, $assembly->id, $at, $pattern->upLines($face, $backing), $pattern, null);
     }
 
+    /** @param  list<array{float, float, float, int}>  $rows  as they stand */
     private function row(
         string $part,
         string $assembly,
         int $at,
-        int $count,
+        array $rows,
         ?Pattern $pattern,
         ?string $material,
     ): FastenerRow {
@@ -131,12 +132,13 @@ final class LayerFasteners
             $part,
             $assembly,
             $layers[$at]->id,
-            $count,
+            array_sum(array_column($rows, 3)),
             $pattern?->edge,
             $pattern?->field,
             $length,
             $through >= $figures->figure('engineer_mm'),
             $material,
+            $pattern === null ? [] : $rows,
         );
     }
 }

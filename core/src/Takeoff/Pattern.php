@@ -9,9 +9,16 @@ use Apron\Rules\RuleFigures;
 /**
  * Fasteners by their pattern. On the lines of the members, both ends in; closer near the corners of a side where the
  * wind asks for it. What is open takes none.
+ *
+ * A row is told by its place along, its lowest and its highest, and how many stand evenly from one to the other.
+ *
+ * @phpstan-type Row array{float, float, float, int}
  */
 final readonly class Pattern
 {
+    /** how far beside the first the second washer at a tee stands, as it is drawn */
+    private const TEE_MM = 50.0;
+
     public function __construct(
         /** mm */
         public float $edge,
@@ -36,26 +43,32 @@ final readonly class Pattern
         return (int) ceil($length / $spacing - 1e-6) + 1;
     }
 
-    /** Of a sheet, or of strapping: up every line. */
-    public function upLines(Face $face, Backing $backing): int
+    /**
+     * Of a sheet, or of strapping: up every line.
+     *
+     * @return list<Row>
+     */
+    public function upLines(Face $face, Backing $backing): array
     {
-        $count = 0;
+        $rows = [];
         foreach ($backing->lines(self::solid()) as $x) {
             foreach ($face->up($x) as [$low, $high]) {
-                $count += self::inLine($high - $low, $this->at($x, $face, $this->field));
+                $rows[] = [$x, $low, $high, self::inLine($high - $low, $this->at($x, $face, $this->field))];
             }
         }
 
-        return $count;
+        return $rows;
     }
 
     /**
      * Of boards that share washers: on every line in every row, those over a level joint counted once for the rows on
      * both sides of it; along an end joint at the spacing of edges, with two where it meets a row.
+     *
+     * @return list<Row>
      */
-    public function ofBoards(Layout $layout): int
+    public function ofBoards(Layout $layout): array
     {
-        $joints = $rows = [];
+        $joints = $rows = $set = [];
         foreach ($layout->uprightJoints() as $joint) {
             $joints[$joint['course']][] = $joint['x'];
         }
@@ -64,7 +77,6 @@ final readonly class Pattern
             $rows[$piece->course][0] = min($rows[$piece->course][0], $piece->foot);
             $rows[$piece->course][1] = max($rows[$piece->course][1], $piece->top);
         }
-        $count = 0;
         foreach ($rows as $row => [$foot, $head]) {
             $isFirst = ! isset($rows[$row - 1]);
             $lines = $layout->backing->lines(self::solid());
@@ -76,33 +88,41 @@ final readonly class Pattern
                 foreach (self::within($layout->face->up($x), $foot, $head) as [$low, $high]) {
                     $spacing = $isJoint ? $this->edge : $this->field;
                     $in = self::inLine($high - $low, $this->at($x, $layout->face, $spacing));
-                    $count += $in - ($isFirst || $low > $foot + 1 ? 0 : 1) + ($isJoint ? 1 : 0);
+                    // One over a level joint holds the row below as well, and was set with it.
+                    $isShared = ! $isFirst && $low <= $foot + 1;
+                    $step = ($high - $low) / ($in - 1);
+                    $set[] = $isShared ? [$x, $low + $step, $high, $in - 1] : [$x, $low, $high, $in];
+                    if ($isJoint) {
+                        $set[] = [$x + self::TEE_MM, $low, $low, 1];
+                    }
                 }
             }
         }
 
-        return $count;
+        return $set;
     }
 
-    /** Of sheathing: every panel has its own, at the spacing of edges up both ends of it. */
-    public function ofPanels(Layout $layout): int
+    /**
+     * Of sheathing: every panel has its own, at the spacing of edges up both ends of it.
+     *
+     * @return list<Row>
+     */
+    public function ofPanels(Layout $layout): array
     {
-        $count = 0;
+        $rows = [];
         foreach ($layout->pieces as $piece) {
             $own = new Backing($layout->backing->spacing, $piece->left, $piece->right);
             foreach ($own->lines(self::solid()) as $x) {
                 $isEnd = $x <= $piece->left || $x >= $piece->right;
                 $at = $x <= $piece->left ? $x + 10 : ($x >= $piece->right ? $x - 10 : $x);
                 foreach (self::within($layout->face->up($at), $piece->foot, $piece->top) as [$low, $high]) {
-                    $count += self::inLine(
-                        $high - $low,
-                        $this->at($x, $layout->face, $isEnd ? $this->edge : $this->field),
-                    );
+                    $spacing = $this->at($x, $layout->face, $isEnd ? $this->edge : $this->field);
+                    $rows[] = [$at, $low, $high, self::inLine($high - $low, $spacing)];
                 }
             }
         }
 
-        return $count;
+        return $rows;
     }
 
     private function at(float $x, Face $face, float $spacing): float

@@ -23,6 +23,9 @@ use Apron\Rules\RuleFigures;
  */
 final readonly class TakeoffAssessment
 {
+    /** More rows of fasteners than are drawn. */
+    private const MOST_DRAWN = 20000;
+
     private const ROUND_OPENINGS = [JointKind::Sill, JointKind::Head, JointKind::Jamb];
 
     public Laying $laying;
@@ -210,10 +213,9 @@ final readonly class TakeoffAssessment
                     $rows["strapping $of"] = ['what' => 'strapping', 'metres' => 0.0, 'of' => $of, 'kind' => ''];
                 }
                 if ($air === AirLayer::Ventilated || $air === AirLayer::SlightlyVentilated) {
-                    $mm = 2 * ($face->right - $face->left);
-                    foreach ($face->holes as [$left, , $right]) {
-                        $mm += 2 * ($right - $left);
-                    }
+                    $mm = array_sum(
+                        array_map(fn (array $l): float => hypot($l[2] - $l[0], $l[3] - $l[1]), self::screened($face)),
+                    );
                     $rows["screens $of"] ??= ['what' => 'screens', 'metres' => 0.0, 'of' => $of, 'kind' => ''];
                     $rows["screens $of"]['metres'] = round($rows["screens $of"]['metres'] + $mm / 1000, 3);
                 }
@@ -267,7 +269,11 @@ final readonly class TakeoffAssessment
             'faces' => $this->faces(),
             'strapping' => $this->strapping(),
             'cuts' => $this->cuts,
-            'fasteners' => array_map(fn (FastenerRow $row): array => $row->toArray(), $this->fasteners),
+            'fasteners' => array_map(
+                fn (FastenerRow $row): array => $row->toArray($this->drawsFasteners()),
+                $this->fasteners,
+            ),
+            'screens' => $this->screens(),
             'uncounted' => $this->uncounted,
             'deliveries' => $this->orders->deliveries(),
             'changes' => $this->orders->changes(),
@@ -293,6 +299,57 @@ final readonly class TakeoffAssessment
                 ),
             ], $this->takeoff->transfers),
         ];
+    }
+
+    /** Where each fastener stands is told of buildings as large as somebody looks at, and counted of all. */
+    private function drawsFasteners(): bool
+    {
+        $rows = array_map(fn (FastenerRow $row): int => count($row->rows), $this->fasteners);
+
+        return array_sum($rows) <= self::MOST_DRAWN;
+    }
+
+    /** @return list<array<string, mixed>> screens of spaces that air moves in: at foot and head, and round openings */
+    private function screens(): array
+    {
+        $rows = [];
+        foreach ($this->laying->faces as $id => $face) {
+            $assembly = $this->assemblies[$this->envelope->parts[$id]->assembly ?? ''] ?? null;
+            foreach ($assembly->layers ?? [] as $at => $layer) {
+                $air = $at > 0 ? $layer->airLayer() : null;
+                if ($air === AirLayer::Ventilated || $air === AirLayer::SlightlyVentilated) {
+                    $lines = array_map(self::rounded(...), self::screened($face));
+                    $rows[] = ['part' => $face->part, 'layer' => $layer->id, 'lines_mm' => $lines];
+                }
+            }
+        }
+
+        return $rows;
+    }
+
+    /** @return list<array{float, float, float, float}> left, foot, right, top of each length of screen */
+    private static function screened(Face $face): array
+    {
+        $lines = [];
+        $goesOn = fn (float $left, float $right, float $z, int $at): bool => array_filter(
+            $face->cells,
+            fn (array $c): bool => abs($c[$at] - $z) < 1 && $c[0] < $right - 1 && $c[1] > $left + 1,
+        ) !== [];
+        foreach ($face->cells as [$left, $right, $foot, $topLeft, $topRight]) {
+            // Not where another piece of the same wall begins or ends.
+            if (! $goesOn($left, $right, $foot, 3)) {
+                $lines[] = [$left, $foot, $right, $foot];
+            }
+            if ($topLeft !== $topRight || ! $goesOn($left, $right, $topLeft, 2)) {
+                $lines[] = [$left, $topLeft, $right, $topRight];
+            }
+        }
+        foreach ($face->holes as [$left, $sill, $right, $head]) {
+            $lines[] = [$left, $sill, $right, $sill];
+            $lines[] = [$left, $head, $right, $head];
+        }
+
+        return $lines;
     }
 
     /** @return list<array<string, mixed>> what stands in spaces, as it lies */

@@ -2476,6 +2476,8 @@ export interface components {
                     length_mm: number | null;
                     engineer: boolean;
                     material: string | null;
+                    /** @description where they stand: along, lowest, highest, how many evenly from one to the other; empty where nothing says, and of very large buildings */
+                    rows: number[][];
                 }[];
                 /** @description what is built and not in the order */
                 uncounted: {
@@ -2546,6 +2548,12 @@ export interface components {
                 strapping: {
                     part: string;
                     assembly: string;
+                    layer: string;
+                    lines_mm: number[][];
+                }[];
+                /** @description screens of spaces that air moves in */
+                screens: {
+                    part: string;
                     layer: string;
                     lines_mm: number[][];
                 }[];

@@ -180,6 +180,21 @@ it('lays nothing out in pieces that nobody cuts, and buys it by its area', funct
         ->toEqual(144);
 });
 
+it('draws fasteners as many as it counts, and screens as long as it tells', function () {
+    $told = soldTold()['takeoff'];
+    foreach ($told['fasteners'] as $row) {
+        expect(array_sum(array_column($row['rows'], 3)))->toBe($row['count']);
+        foreach ($row['rows'] as [$x, $low, $high, $count]) {
+            expect($x >= 0 && $x <= 12000 && $low >= 0 && $high <= 6000 && $count >= 1)->toBeTrue();
+        }
+    }
+    $long = fn (array $l): float => hypot($l[2] - $l[0], $l[3] - $l[1]) / 1000;
+    $drawn = array_sum(array_map(fn (array $s): float => array_sum(array_map($long, $s['lines_mm'])), $told['screens']));
+    $screens = array_values(array_filter($told['uncounted'], fn (array $u): bool => $u['what'] === 'screens'))[0];
+    // Two walls of 12 m, at foot and head.
+    expect($drawn)->toEqual(48.0)->and($screens['metres'])->toEqual(48.0);
+});
+
 it('tells what is settled for what is not there', function () {
     expect(soldSays(['moved' => [['part' => 'gone', 'layer' => 'l3', 'course' => 0, 'at_mm' => 0]]]))
         ->toBe(['note takeoff.nowhere'])

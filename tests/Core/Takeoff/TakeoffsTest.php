@@ -222,10 +222,10 @@ it('takes beads off as they were reckoned by hand', function (array $case) {
 
 it('counts fasteners as they were counted by hand', function (array $case) {
     $count = isset($case['wall_m'])
-        ? (new Pattern($case['spacing_mm'], $case['spacing_mm']))->upLines(
+        ? array_sum(array_column((new Pattern($case['spacing_mm'], $case['spacing_mm']))->upLines(
             Face::plain('p', 1000 * $case['wall_m'][0], 1000 * $case['wall_m'][1]),
             new Backing(1000 * $case['stud_m'], 0, 1000 * $case['wall_m'][0]),
-        )
+        ), 3))
         : Pattern::inLine(1000 * $case['length_m'], $case['spacing_mm']);
     expect($count)->toBe($case['fasteners']);
 })->with(takeoffs('count'));

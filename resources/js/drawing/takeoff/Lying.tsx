@@ -25,6 +25,10 @@ interface Props {
   marks?: Mark[];
   /** what stands in its spaces, as it lies */
   lines?: number[][];
+  /** screens of its spaces */
+  screens?: number[][];
+  /** its fasteners: along, lowest, highest, how many */
+  fasteners?: number[][];
   /** no higher than this on the paper, px */
   tallest?: number;
 }
@@ -41,6 +45,8 @@ export function Lying({
   move,
   marks = [],
   lines = [],
+  screens = [],
+  fasteners = [],
   tallest = 390,
 }: Props) {
   const svg = useRef<SVGSVGElement>(null);
@@ -141,6 +147,28 @@ export function Lying({
           stroke="var(--color-ink)"
           strokeWidth="3"
           data-strap
+        />
+      ))}
+      {fasteners.flatMap(([x = 0, low = 0, high = 0, n = 0], i) =>
+        Array.from({ length: n }, (_, j) => (
+          <circle
+            key={`f ${i} ${j}`}
+            cx={X(x)}
+            cy={Y(n > 1 ? low + ((high - low) * j) / (n - 1) : low)}
+            r="1.3"
+            fill="var(--color-ink)"
+            data-fastener
+          />
+        )),
+      )}
+      {screens.map(([l = 0, f = 0, r = 0, t = 0], i) => (
+        <path
+          key={`screen ${i}`}
+          d={`M${X(l)} ${Y(f)}L${X(r)} ${Y(t)}`}
+          stroke="var(--color-faint)"
+          strokeWidth="5"
+          strokeDasharray="2 2"
+          data-screen
         />
       ))}
       {face.openings_mm.map(([l = 0, s = 0, r = 0, h = 0], i) => (

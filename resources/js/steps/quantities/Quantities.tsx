@@ -105,6 +105,7 @@ function TakenOff({ doc, mayEdit }: { doc: Doc<Takeoff>; mayEdit: boolean }) {
   const [view, setView] = useState<View>('lie');
   const [at, setAt] = useState<{ part: string; layer: string } | null>(null);
   const [joint, setJoint] = useState<LaidJoint | null>(null);
+  const [fastened, setFastened] = useState(false);
   const isLying = view === 'lie';
   const layouts = live.answer?.layouts ?? [];
   const told = live.answer?.takeoff;
@@ -168,6 +169,7 @@ function TakenOff({ doc, mayEdit }: { doc: Doc<Takeoff>; mayEdit: boolean }) {
     ArrowLeft: () => step(along, -1),
     ArrowDown: { shown: '↑ ↓', says: 'the layer inside, the layer outside', act: () => step(here, 1) },
     ArrowUp: () => step(here, -1),
+    x: { says: 'fasteners on the drawing, and off', act: () => setFastened(!fastened) },
     j: {
       shown: 'j',
       says: 'the next joint of the layout',
@@ -256,6 +258,16 @@ function TakenOff({ doc, mayEdit }: { doc: Doc<Takeoff>; mayEdit: boolean }) {
             }
             chosen={isLying ? chosen : null}
             {...(isLying ? { choose: setJoint, move: mayEdit ? put : undefined } : {})}
+            screens={
+              view === 'strapping'
+                ? (told?.screens.filter((s) => s.part === face.part) ?? []).flatMap((s) => s.lines_mm)
+                : []
+            }
+            fasteners={
+              isLying && fastened
+                ? told?.fasteners.find((f) => f.part === layout?.part && f.layer === layout.layer)?.rows
+                : []
+            }
             marks={view !== 'plane' ? [] : marksOf(face, takeoff, told, units)}
           />
         )}
@@ -293,6 +305,13 @@ function TakenOff({ doc, mayEdit }: { doc: Doc<Takeoff>; mayEdit: boolean }) {
         )}
         {isLying && layout && (
           <p className="flex flex-wrap items-baseline gap-2 pt-2 text-[12px]">
+            <button
+              className={`act ${fastened ? 'bg-ink text-white' : ''}`}
+              aria-pressed={fastened}
+              onClick={() => setFastened(!fastened)}
+            >
+              fasteners <kbd>x</kbd>
+            </button>
             on this wall, from inside:
             {here.map((l) => (
               <button
