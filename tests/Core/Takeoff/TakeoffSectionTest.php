@@ -189,7 +189,7 @@ it('draws fasteners as many as it counts, and screens as long as it tells', func
         }
     }
     $long = fn (array $l): float => hypot($l[2] - $l[0], $l[3] - $l[1]) / 1000;
-    $drawn = array_sum(array_map(fn (array $s): float => array_sum(array_map($long, $s['lines_mm'])), $told['screens']));
+    $drawn = array_sum(array_map($long, array_merge(...array_column($told['screens'], 'lines_mm'))));
     $screens = array_values(array_filter($told['uncounted'], fn (array $u): bool => $u['what'] === 'screens'))[0];
     // Two walls of 12 m, at foot and head.
     expect($drawn)->toEqual(48.0)->and($screens['metres'])->toEqual(48.0);
