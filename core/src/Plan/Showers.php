@@ -61,13 +61,21 @@ final class Showers
     {
         $evenings = array_values(array_unique(array_map(fn (Planned $p): int => $p->to, $tasks)));
         sort($evenings);
+        usort($tasks, fn (Planned $a, Planned $b): int => $a->to <=> $b->to);
+        $making = array_values(array_filter($tasks, fn (Planned $p): bool => $p->task->details !== []));
+        $laid = [];
+        $next = 0;
         $runs = [];
         foreach ($evenings as $i => $evening) {
             Deadline::check();
-            $stand = array_values(array_filter($tasks, fn (Planned $p): bool => $p->to <= $evening));
-            usort($stand, fn (Planned $a, Planned $b): int => $a->to <=> $b->to);
-            $wets = $this->bare($stand);
-            $openings = $wets === [] ? $this->openings($tasks, $evening) : [];
+            for (; isset($tasks[$next]) && $tasks[$next]->to <= $evening; $next++) {
+                $product = $this->products[$tasks[$next]->task->product ?? ''] ?? null;
+                // What sheds keeps dry all that was laid before it.
+                $laid = $product?->shedsWater === true ? [] : $laid;
+                $laid = $product === null ? $laid : [...$laid, $product];
+            }
+            $wets = self::wetOf($laid);
+            $openings = $wets === [] ? $this->openings($making, $evening) : [];
             $until = isset($evenings[$i + 1]) ? $evenings[$i + 1] - 1 : null;
             $before = array_pop($runs);
             $goesOn = $before !== null && $before['to'] === $evening - 1 &&
@@ -95,17 +103,6 @@ final class Showers
     /**
      * From what was laid last inward: what sheds keeps the rest dry.
      *
-     * @param  list<Planned>  $stand  in the order they were laid
-     * @return list<string> products that water harms, and that it reaches
-     */
-    private function bare(array $stand): array
-    {
-        $laid = array_map(fn (Planned $p): ?Material => $this->products[$p->task->product ?? ''] ?? null, $stand);
-
-        return self::wetOf(array_values(array_filter($laid)));
-    }
-
-    /**
      * @param  list<Material>  $laid  inside to outside
      * @return list<string> ids of those that water harms, and that it reaches
      */

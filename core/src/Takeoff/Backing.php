@@ -15,11 +15,6 @@ final readonly class Backing
     {
     }
 
-    public function of(Face $face): self
-    {
-        return new self($this->spacing, $face->left, $face->right);
-    }
-
     /** @return list<float> the lines of its members, both ends among them */
     public function lines(float $otherwise): array
     {

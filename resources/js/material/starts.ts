@@ -1,5 +1,6 @@
 import data from '../../../core/data/starts.json';
 import openings from '../../../core/data/figures/openings.json';
+import plan from '../../../core/data/figures/plan.json';
 import practice from '../../../core/data/figures/practice.json';
 import type { Assembly, Bridge, Piece } from '../api/types';
 
@@ -23,6 +24,9 @@ export const EXPOSURE_HEIGHT_M = data.exposure_height_m;
 /** The first storey of a block, mm, and the pitch of a roof that is given one. */
 export const STOREY_MM = data.storey_mm;
 export const PITCH_DEG = data.pitch_deg;
+
+/** So long before a clock runs out it is told. */
+export const SUN_WARNING_DAYS = plan.sun_warning_days.value;
 
 export const SOIL_DEPTH_M = data.soil_depth_m;
 

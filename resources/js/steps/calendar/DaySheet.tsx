@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import { useDocuments, useMaterials, useProjectId } from '../../api/hooks';
 import type { DerivedCalendar, Plan } from '../../api/types';
+import { SUN_WARNING_DAYS } from '../../material/starts';
 import { dayOf, spoken, written } from '../../plan/days';
 import { GATES, stops } from '../../plan/gates';
 import { show } from '../../quantity/show';
@@ -28,7 +29,12 @@ export function DaySheet({ day, plan, calendar, choose, to }: Props) {
   const tonight = calendar.showers.filter((s) => s.from <= date && (s.to === null || s.to >= date));
   const soon = calendar.clocks.filter((c) => {
     const left = dayOf(c.cover_by) - day;
-    return left >= 0 && left <= 14 && dayOf(c.exposed_from) <= day && (c.covered === null || dayOf(c.covered) > day);
+    return (
+      left >= 0 &&
+      left <= SUN_WARNING_DAYS &&
+      dayOf(c.exposed_from) <= day &&
+      (c.covered === null || dayOf(c.covered) > day)
+    );
   });
   const products = [...new Set(on.map((t) => tasks.get(t.id)?.product).filter((p): p is string => p !== undefined))];
   const made = [...new Set(on.flatMap((t) => tasks.get(t.id)?.details ?? []))];
