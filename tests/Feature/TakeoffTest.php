@@ -35,6 +35,25 @@ it('gives the order as CSV, as many lines as the assessment has', function () {
         ->toBe(array_sum(array_column(array_column($told, 'order'), 'count')));
 });
 
+it('gives what goes into each part, floor by floor, and all of it', function () {
+    $told = $this->getJson("{$this->path}/assessment")->assertOk()->json();
+    $csv = $this->get("{$this->path}/order.csv?by=part")->assertOk()->getContent();
+    $rows = array_map(
+        fn (string $line): array => str_getcsv($line, ',', '"', ''),
+        array_slice(explode("\n", trim(substr($csv, 3))), 1),
+    );
+    $ofWool = fn (array $rows, int $key): array => array_filter(
+        $rows,
+        fn (array $r): bool => $r[$key] === 'mineral-wool-board',
+    );
+    $gross = array_sum(array_column($ofWool($rows, 3), 4));
+    $line = array_values(
+        array_filter($told['quantities'], fn (array $q): bool => $q['material'] === 'mineral-wool-board'),
+    );
+    expect($gross)->toEqualWithDelta(array_sum(array_column($line, 'gross')), 0.05);
+    $this->getJson("{$this->path}/order.csv?by=colour")->assertStatus(422);
+});
+
 it('reckons anew what stands on a building, a wall or an opening that has changed', function () {
     $before = orderLines($this);
     $change = function (string $list, string $kind, string $key, Closure $with): void {

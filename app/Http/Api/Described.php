@@ -20,6 +20,7 @@ final class Described
         'page' => ['type' => 'integer'],
         'month' => ['type' => 'integer', 'minimum' => 1, 'maximum' => 12],
         'start' => ['type' => 'string', 'format' => 'date'],
+        'by' => ['type' => 'string', 'enum' => ['part']],
         'hands' => ['type' => 'integer', 'minimum' => 1, 'maximum' => 60],
     ];
 

@@ -14,6 +14,10 @@ use Apron\Json\Node;
  * The cut list by roll: each piece from the narrowest roll that takes it, pieces laid side by side where the width
  * leaves room, and what is left over. Pieces are laid on shelves, the longest first, a usual way of cutting; a better
  * one may exist.
+ *
+ * @phpstan-type CutStrip array{id: string, length_mm: float, width_mm: float, lengths: int, times: int}
+ * @phpstan-type CutRow array{material: string, roll_mm: float, roll_length_mm: float, run_mm: float, rolls: int,
+ *   waste_pct: float, pieces: list<CutStrip>}
  */
 final class Rolls
 {
@@ -39,8 +43,7 @@ final class Rolls
     }
 
     /**
-     * @return list<array{material: string, roll_mm: float, roll_length_mm: float, run_mm: float, rolls: int,
-     *   waste_pct: float, pieces: list<array{id: string, length_mm: float, width_mm: float, lengths: int}>}>
+     * @return list<CutRow>
      *   by material and roll: the run that is unrolled, how many rolls that is, the share thrown away; `lengths` above
      *   one where a piece is made of several with a lap
      */
@@ -66,8 +69,7 @@ final class Rolls
      * Strips of any number of details off the same rolls; what comes off none is left out.
      *
      * @param  list<Strip>  $strips
-     * @return list<array{material: string, roll_mm: float, roll_length_mm: float, run_mm: float, rolls: int,
-     *   waste_pct: float, pieces: list<array{id: string, length_mm: float, width_mm: float, lengths: int}>}>
+     * @return list<CutRow>
      */
     public function together(array $strips): array
     {
@@ -124,8 +126,7 @@ final class Rolls
 
     /**
      * @param  non-empty-list<array{Strip, float, list<CutSize>}>  $cuts
-     * @return array{material: string, roll_mm: float, roll_length_mm: float, run_mm: float, rolls: int,
-     *   waste_pct: float, pieces: list<array{id: string, length_mm: float, width_mm: float, lengths: int}>}
+     * @return CutRow
      */
     private function row(array $cuts, float $rollLength): array
     {
@@ -136,25 +137,8 @@ final class Rolls
                 array_push($parts, ...$of);
             }
         }
-        usort($parts, fn (CutSize $a, CutSize $b): int => $b->length <=> $a->length);
-        $narrowest = min(INF, ...array_map(fn (CutSize $p): float => $p->width, $parts));
-        /** @var list<float> $shelves lengths; the width that is still free on them in `open` */
-        $shelves = $open = [];
-        $used = 0.0;
-        foreach ($parts as $part) {
-            $used += $part->length * $part->width;
-            foreach ($open as $i => $free) {
-                if ($free >= $part->width) {
-                    $open[$i] -= $part->width;
-
-                    continue 2;
-                }
-            }
-            $shelves[] = $part->length;
-            $open[count($shelves) - 1] = $roll - $part->width;
-            // A shelf that takes not even the narrowest strip is full, and looked at no more.
-            $open = array_filter($open, fn (float $free): bool => $free >= $narrowest);
-        }
+        $used = array_sum(array_map(fn (CutSize $part): float => $part->length * $part->width, $parts));
+        $shelves = (new Shelves($parts, $roll))->lengths;
         $run = array_sum($shelves);
 
         return [
@@ -170,6 +154,7 @@ final class Rolls
                     'length_mm' => $c[0]->cut->length,
                     'width_mm' => $c[0]->cut->width,
                     'lengths' => count($c[2]),
+                    'times' => $c[0]->times,
                 ],
                 $cuts,
             ),

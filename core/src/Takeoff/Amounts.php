@@ -16,24 +16,15 @@ final class Amounts
     /** @var array<string, Line> */
     private array $lines = [];
 
-    /**
-     * @param  array<string, float|int|string>  $why
-     * @param  bool  $isPacked  it is part of what has been packed, and counted there
-     */
-    public function add(
-        string $material,
-        Counted $counted,
-        float $net,
-        float $gross,
-        string $unit,
-        float $holds,
-        string $from,
-        array $why,
-        ?string $part = null,
-        bool $isPacked = false,
-    ): void {
-        $key = sprintf('%s %s %s %.4F', $material, $counted->value, $unit, $holds);
-        $this->lines[$key] ??= compact('material', 'counted', 'unit', 'holds', 'why') + [
+    public function add(Bought $bought): void
+    {
+        $key = $bought->key();
+        $this->lines[$key] ??= [
+            'material' => $bought->material,
+            'counted' => $bought->counted,
+            'unit' => $bought->unit,
+            'holds' => $bought->holds,
+            'why' => $bought->why,
             'net' => 0.0,
             'gross' => 0.0,
             'loose' => 0.0,
@@ -41,12 +32,12 @@ final class Amounts
             'by' => [],
         ];
         $line = &$this->lines[$key];
-        $line['net'] += $net;
-        $line['gross'] += $gross;
-        $line['loose'] += $isPacked ? 0.0 : $gross;
-        $line['from'][$from] = true;
-        if ($part !== null) {
-            $line['by'][$part] = ($line['by'][$part] ?? 0.0) + $gross;
+        $line['net'] += $bought->net;
+        $line['gross'] += $bought->gross;
+        $line['loose'] += $bought->isPacked ? 0.0 : $bought->gross;
+        $line['from'][$bought->from] = true;
+        foreach ($bought->by as $part => $share) {
+            $line['by'][$part] = ($line['by'][$part] ?? 0.0) + $share * $bought->gross;
         }
     }
 

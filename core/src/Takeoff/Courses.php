@@ -50,6 +50,7 @@ final class Courses
                         min($head, $this->face->topBetween($left, $right)),
                         $right - $left,
                         $this->size->width,
+                        roll: $this->size->width,
                     );
                 }
             }
@@ -72,7 +73,16 @@ final class Courses
             $top = $this->face->topBetween($left, $right);
             for ($foot = $this->face->footBetween($left, $right); ; $foot += $length - $this->size->lapLevel) {
                 $head = min($foot + $length, $top);
-                $pieces[] = new LaidPiece($column, $left, $foot, $right, $head, $head - $foot, $this->size->width);
+                $pieces[] = new LaidPiece(
+                    $column,
+                    $left,
+                    $foot,
+                    $right,
+                    $head,
+                    $head - $foot,
+                    $this->size->width,
+                    roll: $this->size->width,
+                );
                 if ($head >= $top - Face::HAIR) {
                     break;
                 }

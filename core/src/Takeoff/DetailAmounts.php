@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Apron\Takeoff;
 
+use Apron\Building\Joint;
 use Apron\Crew\Rolls;
 use Apron\Crew\Strip;
 use Apron\Detail\CutSize;
@@ -22,11 +23,19 @@ use Apron\Sealant\SealantJoint;
 /**
  * What the details of a building take: each opening and each thing that goes through as often as it is placed, each
  * joint by its length over the length that is drawn. The wall's own plane is left out: it is laid as a layer.
+ *
+ * @phpstan-import-type CutRow from Rolls
  */
 final class DetailAmounts
 {
     /** @var list<Strip> */
     private array $strips = [];
+
+    /** @var array<string, array<string, float>> the share of each part in what a detail takes now, by detail */
+    private array $by = [];
+
+    /** @var array<string, array<string, float>> mm² of strips by part, by what they are of */
+    private array $stripsBy = [];
 
     private readonly Rolls $rolls;
 
@@ -38,9 +47,15 @@ final class DetailAmounts
         $this->figures = RuleFigures::of('takeoff');
     }
 
-    /** One that stands in so many places. */
-    public function placed(Detail $detail, int $times): void
+    /**
+     * One that stands in so many places.
+     *
+     * @param  non-empty-list<string>  $places  parts, each as often as it has one
+     */
+    public function placed(Detail $detail, array $places): void
     {
+        $times = count($places);
+        $this->by[$detail->id] = array_map(fn (int $n): float => $n / $times, array_count_values($places));
         foreach ($detail->pieces as $piece) {
             $this->piece($detail, $piece, $times, null);
         }
@@ -48,10 +63,12 @@ final class DetailAmounts
         $this->roundUnit($detail, $times);
     }
 
-    /** One that runs along a joint of so many metres, upright or level. */
-    public function along(Detail $detail, float $metres, bool $isUpright): void
+    /** One that runs along a joint; what it takes is told with the first of the parts that meet there. */
+    public function along(Detail $detail, Joint $joint): void
     {
-        $drawn = self::drawn($detail, $isUpright);
+        $drawn = self::drawn($detail, $joint->isUpright());
+        $metres = $joint->length;
+        $this->by[$detail->id] = [$joint->parts[0] => 1.0];
         if ($drawn <= 0 || $metres <= 0) {
             return;
         }
@@ -83,13 +100,14 @@ final class DetailAmounts
             $piece->kind === PieceKind::Fluid => $this->fluid($piece, $times, $from),
             $piece->kind === PieceKind::Sealant => $this->bead($piece, $times, $from),
             in_array($piece->kind, [PieceKind::Moulded, PieceKind::Unit], true) => $this->pieces($piece, $times, $from),
-            $this->rolls->cuts($piece->kind) => $this->strips($piece, $times, $drawn, $from),
+            $this->rolls->cuts($piece->kind) => $this->strips($detail, $piece, $times, $drawn),
             default => $this->board($piece, $times, $from),
         };
     }
 
-    private function strips(Piece $piece, float $times, ?float $drawn, string $from): void
+    private function strips(Detail $detail, Piece $piece, float $times, ?float $drawn): void
     {
+        $from = "details/$detail->id/pieces/$piece->id";
         foreach ($piece->cut === null ? array_map(self::flat(...), $piece->patches) : [$piece->cut] as $cut) {
             // Along a joint a strip is as long as the joint; what lies across it is cut as often as it is drawn.
             $runs = $drawn !== null && $cut->length >= 0.9 * $drawn;
@@ -100,7 +118,29 @@ final class DetailAmounts
                 $runs ? new CutSize($cut->length * $times, $cut->width) : $cut,
                 $runs ? 1 : max(1, (int) round($times)),
             );
+            foreach ($this->by[$detail->id] as $part => $share) {
+                $this->stripsBy[$from][$part] ??= 0.0;
+                $this->stripsBy[$from][$part] += $share * $times * $cut->length * $cut->width;
+            }
         }
+    }
+
+    /**
+     * @param  array{float, float}  $amount  net and gross
+     * @param  array{string, float}  $order  what it is bought in, and how much one of those holds
+     * @param  string  $from  `details/` and the id of the detail, and what of it
+     * @param  array<string, float|int|string>  $why
+     */
+    private function add(
+        string $material,
+        Counted $counted,
+        array $amount,
+        array $order,
+        string $from,
+        array $why,
+    ): void {
+        $by = $this->by[explode('/', $from, 3)[1]] ?? [];
+        $this->amounts->add(new Bought($material, $counted, ...$amount, ...$order, from: $from, why: $why, by: $by));
     }
 
     private static function flat(Patch $patch): CutSize
@@ -117,13 +157,11 @@ final class DetailAmounts
         $wet = RuleFigures::of('coats')->figure('wet_coat_mm');
         $net = $coverage === null ? $m2 * $wet : $m2 / $coverage;
         $waste = $this->waste('fluid');
-        $this->amounts->add(
+        $this->add(
             $piece->material->id,
             Counted::Volume,
-            $net,
-            $net * (1 + $waste),
-            'pail',
-            Usual::of($piece->material)->packL ?? $this->pack('fluid'),
+            [$net, $net * (1 + $waste)],
+            ['pail', Usual::of($piece->material)->packL ?? $this->pack('fluid')],
             $from,
             ['rule' => 'film', 'waste_pct' => 100 * $waste, 'wet_mm' => $coverage === null ? $wet : 1 / $coverage],
         );
@@ -153,21 +191,21 @@ final class DetailAmounts
         $pack = Usual::of($material)->packL ?? $this->pack('bead');
         $why = ['rule' => 'section', 'waste_pct' => 100 * $waste];
         $gross = $litres * (1 + $waste);
-        $this->amounts->add($material->id, Counted::Volume, $litres, $gross, 'sausage', $pack, $from, $why);
+        $this->add($material->id, Counted::Volume, [$litres, $gross], ['sausage', $pack], $from, $why);
     }
 
     private function metres(string $material, float $metres, string $from): void
     {
         $waste = $this->waste('bead');
         $why = ['rule' => 'share', 'waste_pct' => 100 * $waste];
-        $this->amounts->add($material, Counted::Length, $metres, $metres * (1 + $waste), 'm', 1.0, $from, $why);
+        $this->add($material, Counted::Length, [$metres, $metres * (1 + $waste)], ['m', 1.0], $from, $why);
     }
 
     private function pieces(Piece $piece, float $times, string $from): void
     {
         $count = max(1.0, round($times));
         $why = ['rule' => 'placed'];
-        $this->amounts->add($piece->material->id, Counted::Count, $count, $count, 'piece', 1.0, $from, $why);
+        $this->add($piece->material->id, Counted::Count, [$count, $count], ['piece', 1.0], $from, $why);
     }
 
     private function board(Piece $piece, float $times, string $from): void
@@ -175,20 +213,18 @@ final class DetailAmounts
         $m2 = ($times * ($piece->cut === null ? self::area($piece) : $piece->cut->length * $piece->cut->width)) / 1e6;
         $waste = $this->waste('other');
         $why = ['rule' => 'share', 'waste_pct' => 100 * $waste];
-        $this->amounts->add($piece->material->id, Counted::Area, $m2, $m2 * (1 + $waste), 'm2', 1.0, $from, $why);
+        $this->add($piece->material->id, Counted::Area, [$m2, $m2 * (1 + $waste)], ['m2', 1.0], $from, $why);
     }
 
     private function fasteners(Detail $detail, float $times): void
     {
         foreach ($detail->fasteners as $fastener) {
             if ($fastener->material !== null) {
-                $this->amounts->add(
+                $this->add(
                     $fastener->material->id,
                     Counted::Count,
-                    ceil($times),
-                    ceil($times),
-                    'piece',
-                    1.0,
+                    [ceil($times), ceil($times)],
+                    ['piece', 1.0],
                     "details/$detail->id/fasteners/$fastener->id",
                     ['rule' => 'placed'],
                 );
@@ -205,7 +241,8 @@ final class DetailAmounts
         if ($detail->unit !== null && ! $isPiece) {
             $unit = (string) ($detail->generated->parameters['unit_material'] ?? 'window-unit');
             $why = ['rule' => 'placed'];
-            $this->amounts->add($unit, Counted::Count, $times, $times, 'piece', 1.0, "details/$detail->id/unit", $why);
+            $count = (float) $times;
+            $this->add($unit, Counted::Count, [$count, $count], ['piece', 1.0], "details/$detail->id/unit", $why);
         }
         if ($opening === null || $joints === []) {
             return;
@@ -224,29 +261,18 @@ final class DetailAmounts
             $litres *= $this->figures->figure('foam_fill_share');
             $waste = $this->waste('bead');
             $why = ['rule' => 'section', 'waste_pct' => 100 * $waste, 'gap_mm' => $gap];
-            $this->amounts->add(
-                'gun-foam',
-                Counted::Volume,
-                $litres,
-                $litres * (1 + $waste),
-                'can',
-                $yield,
-                $from,
-                $why,
-            );
+            $this->add('gun-foam', Counted::Volume, [$litres, $litres * (1 + $waste)], ['can', $yield], $from, $why);
         }
         if ($seal > 0) {
             $sealant = self::sealant($detail);
             $waste = $this->waste('bead');
             $litres = ($times * $seal * $gap * SealantJoint::depthOf($gap)) / 1e6;
             $why = ['rule' => 'section', 'waste_pct' => 100 * $waste, 'gap_mm' => $gap];
-            $this->amounts->add(
+            $this->add(
                 $sealant->id ?? 'sealant-silyl',
                 Counted::Volume,
-                $litres,
-                $litres * (1 + $waste),
-                'sausage',
-                $sealant->product->packL ?? $this->pack('bead'),
+                [$litres, $litres * (1 + $waste)],
+                ['sausage', $sealant->product->packL ?? $this->pack('bead')],
                 $from,
                 $why,
             );
@@ -269,30 +295,35 @@ final class DetailAmounts
     /**
      * All strips together, off rolls of each width.
      *
-     * @return list<array{material: string, roll_mm: float, roll_length_mm: float, run_mm: float, rolls: int,
-     *   waste_pct: float, pieces: list<array{id: string, length_mm: float, width_mm: float, lengths: int}>}>
+     * @return list<CutRow>
      */
     public function cut(): array
     {
         $rows = $this->rolls->together($this->strips);
-        $times = array_column($this->strips, 'times', 'id');
         $kinds = array_column($this->strips, 'kind', 'id');
         foreach ($rows as $row) {
             $net = 0.0;
             foreach ($row['pieces'] as $piece) {
-                $net += ($piece['length_mm'] * $piece['width_mm'] * $times[$piece['id']]) / 1e6;
+                $net += ($piece['length_mm'] * $piece['width_mm'] * $piece['times']) / 1e6;
             }
             $gross = ($row['run_mm'] * $row['roll_mm']) / 1e6;
-            foreach ($row['pieces'] as $i => $piece) {
+            $over = $net > 0 ? max(1.0, $gross / $net) : 1.0;
+            foreach ($row['pieces'] as $piece) {
+                $own = ($piece['length_mm'] * $piece['width_mm'] * $piece['times']) / 1e6;
+                $by = $this->stripsBy[$piece['id']];
+                $all = array_sum($by);
                 $this->amounts->add(
-                    $row['material'],
-                    Counted::Area,
-                    $i === 0 ? $net : 0.0,
-                    $i === 0 ? max($net, $gross) : 0.0,
-                    $kinds[$piece['id']] === PieceKind::Metal ? 'length' : 'roll',
-                    ($row['roll_mm'] * $row['roll_length_mm']) / 1e6,
-                    $piece['id'],
-                    ['rule' => 'rolls', 'width_mm' => $row['roll_mm'], 'length_mm' => $row['roll_length_mm']],
+                    new Bought(
+                        $row['material'],
+                        Counted::Area,
+                        $own,
+                        $own * $over,
+                        $kinds[$piece['id']] === PieceKind::Metal ? 'length' : 'roll',
+                        ($row['roll_mm'] * $row['roll_length_mm']) / 1e6,
+                        $piece['id'],
+                        ['rule' => 'rolls', 'width_mm' => $row['roll_mm'], 'length_mm' => $row['roll_length_mm']],
+                        array_map(fn (float $mm2): float => $all > 0 ? $mm2 / $all : 0.0, $by),
+                    ),
                 );
             }
         }

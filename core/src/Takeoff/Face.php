@@ -50,6 +50,22 @@ final readonly class Face
         return new self($part, 0.0, [[0.0, $length, 0.0, $height, $height]], $holes);
     }
 
+    /** The same running past its ends, mm: what is laid round a corner. */
+    public function past(float $left, float $right): self
+    {
+        $cells = $this->cells;
+        foreach ($this->cells as [$from, $to, $foot, $topLeft, $topRight]) {
+            if ($left > 0 && $from < $this->left + self::HAIR) {
+                $cells[] = [$from - $left, $from, $foot, $topLeft, $topLeft];
+            }
+            if ($right > 0 && $to > $this->right - self::HAIR) {
+                $cells[] = [$to, $to + $right, $foot, $topRight, $topRight];
+            }
+        }
+
+        return new self($this->part, $this->foot, $cells, $this->holes);
+    }
+
     /** @return array<string, self> every upright part of the envelope, by id */
     public static function all(Envelope $envelope): array
     {

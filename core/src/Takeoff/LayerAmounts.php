@@ -125,7 +125,9 @@ final class LayerAmounts
     ): void {
         $why += ['waste_pct' => 100 * $share];
         $gross = $net * (1 + $share);
-        $this->amounts->add($material, $counted, $net, $gross, $order[0], $order[1], $part->id, $why, $part->id);
+        $this->amounts->add(
+            new Bought($material, $counted, $net, $gross, $order[0], $order[1], $part->id, $why, [$part->id => 1.0]),
+        );
     }
 
     private function share(LaidAs $as, LayerRule $rule): float
@@ -188,15 +190,17 @@ final class LayerAmounts
             foreach ($byPart as $part => $lengths) {
                 $net = array_sum($lengths) / 1000;
                 $this->amounts->add(
-                    $material,
-                    Counted::Length,
-                    $net,
-                    ($net * $count * $stock) / array_sum($pieces),
-                    'length',
-                    $stock / 1000,
-                    $part,
-                    ['rule' => 'lengths', 'least' => Packing::atLeast($pieces, $stock)],
-                    $part,
+                    new Bought(
+                        $material,
+                        Counted::Length,
+                        $net,
+                        ($net * $count * $stock) / array_sum($pieces),
+                        'length',
+                        $stock / 1000,
+                        $part,
+                        ['rule' => 'lengths', 'least' => Packing::atLeast($pieces, $stock)],
+                        [$part => 1.0],
+                    ),
                 );
             }
         }

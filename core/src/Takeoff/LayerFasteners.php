@@ -41,16 +41,9 @@ final class LayerFasteners
             if ($row->material !== null) {
                 $why = ['rule' => $row->edge === null ? 'stated' : 'pattern'];
                 $count = (float) $row->count;
+                $by = [$row->part => 1.0];
                 $amounts->add(
-                    $row->material,
-                    Counted::Count,
-                    $count,
-                    $count,
-                    'piece',
-                    1.0,
-                    $row->part,
-                    $why,
-                    $row->part,
+                    new Bought($row->material, Counted::Count, $count, $count, 'piece', 1.0, $row->part, $why, $by),
                 );
             }
         }
@@ -76,8 +69,10 @@ final class LayerFasteners
                 $layout->rule->of ?? $stated->material?->id,
             );
         }
+        // Boards on a roof are as often laid loose or stuck, those under a slab always: only what is said is counted.
+        $isSaid = $layout->isUpright || $layout->rule->edgeMm !== null || $layout->rule->fieldMm !== null;
         // What sticks needs none, and films and mats are held by what lies over them.
-        $pattern = $layout->as === LaidAs::Sheet || $layout->as->isBoard()
+        $pattern = $isSaid && ($layout->as === LaidAs::Sheet || $layout->as->isBoard())
             ? Pattern::of($layout->as, $layout->rule)
             : null;
         if ($pattern === null) {

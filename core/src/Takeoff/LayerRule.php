@@ -26,6 +26,8 @@ final readonly class LayerRule
         public ?float $first = null,
         /** whether upright joints need no member behind them */
         public bool $jointsAnywhere = false,
+        /** the rest of a course narrower than its roll is kept for others that are narrow */
+        public bool $usesRest = false,
         public ?float $wastePct = null,
         /** how much more a rough face takes than a smooth one */
         public ?float $texture = null,

@@ -10,11 +10,13 @@ use Apron\Building\Envelope;
 use Apron\Building\JointKind;
 use Apron\Building\Part;
 use Apron\Crew\Packing;
+use Apron\Crew\Shelves;
+use Apron\Detail\CutSize;
 use Apron\Material\Usual;
 use Apron\Rules\RuleFigures;
 
 /**
- * Every layer of every upright part laid out, part by part; boards and rolls of one size are shared by all of them.
+ * Every layer of every part laid out, part by part, upright ones first; boards and rolls of one size are shared by all of them.
  */
 final class Laying
 {
@@ -34,8 +36,13 @@ final class Laying
     /** @var array<string, Stock> by material and size */
     private array $stocks = [];
 
-    /** @var array<string, Face> */
+    /** @var array<string, Face> what stands upright, by part */
     public readonly array $faces;
+
+    /** @var array<string, Face> roofs, slabs, floors and soffits, by part */
+    public readonly array $level;
+
+    private readonly CornerReturns $returns;
 
     /** @var array<string, list<array{float, float}>> where a soffit lies under it, by part */
     private readonly array $soffits;
@@ -47,8 +54,10 @@ final class Laying
         array $assemblies,
     ) {
         $this->faces = Face::all($envelope);
+        $this->level = LevelFaces::of($envelope);
+        $this->returns = new CornerReturns($envelope, $assemblies);
         $this->soffits = self::overSoffits($envelope);
-        foreach ($this->faces as $id => $face) {
+        foreach ($this->faces + $this->level as $id => $face) {
             $part = $envelope->parts[$id];
             $assembly = $assemblies[$part->assembly ?? ''] ?? null;
             if ($assembly !== null) {
@@ -85,8 +94,12 @@ final class Laying
             if ($as->isBoard()) {
                 $key = self::boardKey($layer->material->id, $size, $layer->thicknessMm);
                 $stock = $this->stocks[$key] ??= new Stock($size);
-                $rows = new Rows($face, $backing, $size, $stock, $rule->first, $behind, $moved);
-                $pieces = $rows->pieces();
+                $past = $face->past(...$this->returns->of($part, $assembly, $at));
+                $rows = new Rows($past, $backing, $size, $stock, $rule->first, $behind, $moved);
+                $pieces = array_map(
+                    fn (LaidPiece $piece): LaidPiece => $piece->within($face->left, $face->right),
+                    $rows->pieces(),
+                );
                 $this->stocks[$key] = $rows->stock();
             } else {
                 $courses = new Courses($face, $backing, $size, self::longest($rule), $moved);
@@ -94,6 +107,12 @@ final class Laying
                     ...in_array(Control::Water, $layer->controls, true) ? $this->strips($part->id, $size) : [],
                     ...$rule->upright ? $courses->upright() : $courses->level(),
                 ];
+                if ($rule->usesRest) {
+                    $pieces = array_map(
+                        fn (LaidPiece $piece): LaidPiece => $piece->isStrip ? $piece : $piece->narrowed($rule->upright),
+                        $pieces,
+                    );
+                }
             }
             $this->layouts[] = new Layout(
                 $face,
@@ -107,6 +126,7 @@ final class Laying
                 $part->net,
                 self::isBacked($assembly, $at),
                 $behind,
+                $part->kind->isUpright(),
             );
             $behind = $as->isBoard() ? $pieces : [];
         }
@@ -165,7 +185,7 @@ final class Laying
     {
         return $layout->as->isBoard()
             ? self::boardKey($layout->layer->material->id, $layout->size, $layout->layer->thicknessMm)
-            : sprintf('%s roll %g %g', $layout->layer->material->id, $layout->size->length, $piece->width);
+            : sprintf('%s roll %g %g', $layout->layer->material->id, $layout->size->length, $piece->roll ?? $layout->size->width);
     }
 
     /** @return list<LaidPiece> strips at the foot over a soffit, half of each on the wall */
@@ -176,7 +196,7 @@ final class Laying
         foreach (Face::merged($this->soffits[$part] ?? []) as [$from, $to]) {
             for ($left = $from; $left < $to - Face::HAIR; $left = $right - $size->lapEnd) {
                 $right = min($to, $left + $size->length);
-                $pieces[] = new LaidPiece(-1, $left, 0.0, $right, $width / 2, $right - $left, $width, true);
+                $pieces[] = new LaidPiece(-1, $left, 0.0, $right, $width / 2, $right - $left, $width, true, $width);
                 if ($right >= $to - Face::HAIR) {
                     break;
                 }
@@ -225,14 +245,22 @@ final class Laying
                 $least = (int) ceil($cut / $size->area() - 1e-6);
                 $share = ($count * $size->area()) / $cut;
             } else {
-                $lengths = array_map(fn (LaidPiece $p): float => $p->length, $pieces);
+                $roll = $pieces[0]->roll ?? $size->width;
                 // What somebody has dragged too far is longer than any roll: it fills one, and is said to be too long.
-                $lengths = array_map(fn (float $l): float => min($l, $size->length), $lengths);
-                $from = Packing::firstFit($lengths, $size->length);
+                $runs = new Shelves(
+                    array_map(fn (LaidPiece $p): CutSize => new CutSize(min($p->length, $size->length), $p->width), $pieces),
+                    $roll,
+                );
+                $from = Packing::firstFit($runs->lengths, $size->length);
                 foreach ($pieces as $i => $piece) {
-                    $piece->from = $from[$i];
+                    $piece->from = $from[$runs->of[$i]];
                 }
-                [$count, $least, $share] = [max(0, ...$from), Packing::atLeast($lengths, $size->length), 1.0];
+                $isNarrowed = array_filter($pieces, fn (LaidPiece $p): bool => $p->width < $roll - Face::HAIR) !== [];
+                $count = max(0, ...$from);
+                $least = $isNarrowed
+                    ? (int) ceil((1e6 * $cut) / ($roll * $size->length) - 1e-6)
+                    : Packing::atLeast($runs->lengths, $size->length);
+                $share = $isNarrowed ? (array_sum($runs->lengths) * $roll) / (1e6 * $cut) : 1.0;
             }
             $this->packed[$key] = compact('count', 'least', 'share');
         }

@@ -25,7 +25,17 @@ final readonly class Layout
         public bool $isBacked,
         /** @var list<LaidPiece> of the layer behind, where that is of boards too */
         public array $behind = [],
+        /** a wall, or something level */
+        public bool $isUpright = true,
     ) {
+    }
+
+    /** @return list<LaidPiece> those of which something lies on the face itself */
+    public function onFace(): array
+    {
+        return array_values(
+            array_filter($this->pieces, fn (LaidPiece $piece): bool => $piece->right > $piece->left + Face::HAIR),
+        );
     }
 
     public function courses(): int
@@ -110,6 +120,20 @@ final readonly class Layout
             foreach ($this->face->spans($joint['foot'] - 1, $joint['foot'] + 1) as [$from, $to]) {
                 $mm += $to - $from;
             }
+        }
+
+        return $mm / 1000;
+    }
+
+    /**
+     * m of boards bevelled at heads of openings, so that water that comes down behind them runs out over the flashing;
+     * sheathing is cut square. Common practice.
+     */
+    public function bevels(): float
+    {
+        $mm = 0.0;
+        foreach ($this->as->isBoard() && $this->as !== LaidAs::Sheathing && $this->isUpright ? $this->face->holes : [] as $hole) {
+            $mm += $hole[2] - $hole[0];
         }
 
         return $mm / 1000;

@@ -10,6 +10,7 @@ use Apron\Building\Envelope;
 use Apron\Building\JointKind;
 use Apron\Building\PartKind;
 use Apron\Building\Threads;
+use Apron\Crew\Rolls;
 use Apron\Detail\Detail;
 use Apron\Material\Materials;
 use Apron\Rules\Finding;
@@ -18,6 +19,8 @@ use Apron\Rules\RuleFigures;
 /**
  * The quantities of a building: its walls laid out layer by layer, all that is bought, how strips are cut together, the
  * fasteners, the plane of its walls, what is drilled from one datum; and what of it nobody can count yet.
+ *
+ * @phpstan-import-type CutRow from Rolls
  *
  * @phpstan-type Uncounted array{what: string, metres: float, of: string, kind: string}
  */
@@ -36,10 +39,7 @@ final readonly class TakeoffAssessment
     /** @var list<FastenerRow> */
     public array $fasteners;
 
-    /**
-     * @var list<array{material: string, roll_mm: float, roll_length_mm: float, run_mm: float, rolls: int,
-     *   waste_pct: float, pieces: list<array{id: string, length_mm: float, width_mm: float, lengths: int}>}>
-     */
+    /** @var list<CutRow> */
     public array $cuts;
 
     /** @var list<Uncounted> what is built and not in the order */
@@ -81,7 +81,7 @@ final readonly class TakeoffAssessment
                 $width = $isRoll ? (float) substr((string) strrchr($key, ' '), 1) : $layout->size->width;
                 $holds = ($layout->size->length * $width) / 1e6;
                 $unit = $isRoll ? 'roll' : 'board';
-                $amounts->add(
+                $bought = new Bought(
                     $material,
                     Counted::Area,
                     $width === $layout->size->width ? $net : 0.0,
@@ -90,10 +90,11 @@ final readonly class TakeoffAssessment
                     $holds,
                     $layout->face->part,
                     ['rule' => 'laid-out', 'width_mm' => $width, 'length_mm' => $layout->size->length],
-                    $layout->face->part,
-                    true,
+                    [$layout->face->part => 1.0],
+                    isPacked: true,
                 );
-                $line = sprintf('%s %s %s %.4F', $material, Counted::Area->value, $unit, $holds);
+                $amounts->add($bought);
+                $line = $bought->key();
                 if (! isset($counted[$key])) {
                     $counted[$key] = true;
                     // Boards of one size and two thicknesses are two stacks, and one line.
@@ -104,15 +105,17 @@ final readonly class TakeoffAssessment
             if ($layout->rule->tape !== null && $layout->seams() > 0) {
                 $share = RuleFigures::of('takeoff')->cell('waste_share', 'bead', 'share') ?? 0.0;
                 $amounts->add(
-                    $layout->rule->tape,
-                    Counted::Length,
-                    $layout->seams(),
-                    $layout->seams() * (1 + $share),
-                    'm',
-                    1.0,
-                    $layout->face->part,
-                    ['rule' => 'seams', 'waste_pct' => 100 * $share],
-                    $layout->face->part,
+                    new Bought(
+                        $layout->rule->tape,
+                        Counted::Length,
+                        $layout->seams(),
+                        $layout->seams() * (1 + $share),
+                        'm',
+                        1.0,
+                        $layout->face->part,
+                        ['rule' => 'seams', 'waste_pct' => 100 * $share],
+                        [$layout->face->part => 1.0],
+                    ),
                 );
             }
         }
@@ -157,17 +160,18 @@ final readonly class TakeoffAssessment
 
     /**
      * @param  array<string, Detail>  $details
-     * @return array{list<array{material: string, roll_mm: float, roll_length_mm: float, run_mm: float, rolls: int,
-     *   waste_pct: float, pieces: list<array{id: string, length_mm: float, width_mm: float, lengths: int}>}>,
+     * @return array{list<CutRow>,
      *   list<Uncounted>}
      */
     private function ofDetails(Amounts $amounts, array $details): array
     {
         $of = new DetailAmounts($amounts);
-        $times = $bare = [];
+        /** @var array<string, non-empty-list<string>> $places parts that it stands in, by detail */
+        $places = $bare = [];
+        $within = array_column($this->envelope->holes, 'within', 'part');
         foreach ($this->envelope->parts as $part) {
             if ($part->kind === PartKind::Opening) {
-                $times[$part->detail ?? ''] = ($times[$part->detail ?? ''] ?? 0) + 1;
+                $places[$part->detail ?? ''][] = $within[$part->id] ?? $part->id;
             }
         }
         $threads = new Threads($this->envelope, $this->assemblies, [], false);
@@ -179,12 +183,12 @@ final readonly class TakeoffAssessment
             $detail = $details[$named ?? ''] ?? null;
             match (true) {
                 $detail === null => $bare[$joint->kind->value] = ($bare[$joint->kind->value] ?? 0.0) + $joint->length,
-                $joint->kind === JointKind::Penetration => $times[$detail->id] = ($times[$detail->id] ?? 0) + 1,
-                default => $of->along($detail, $joint->length, $joint->isUpright()),
+                $joint->kind === JointKind::Penetration => $places[$detail->id][] = $joint->parts[0],
+                default => $of->along($detail, $joint),
             };
         }
-        foreach ($times as $id => $count) {
-            isset($details[$id]) && $of->placed($details[$id], $count);
+        foreach ($places as $id => $parts) {
+            isset($details[$id]) && $of->placed($details[$id], $parts);
         }
         $uncounted = [];
         foreach ($bare as $kind => $metres) {
@@ -239,6 +243,7 @@ final readonly class TakeoffAssessment
                 'kind' => $isBoard ? 'board' : 'sheet',
                 'as' => $layout->as->value,
                 'courses' => $layout->courses(),
+                // What runs past an end altogether is cut, and lies on no wall that is drawn.
                 'pieces' => array_map(fn (LaidPiece $piece): array => [
                     'rect' => array_map(
                         fn (float $mm): float => round($mm, 1) + 0.0,
@@ -247,7 +252,7 @@ final readonly class TakeoffAssessment
                     'from' => ($piece->isStrip ? 'strip roll ' : ($isBoard ? 'board ' : 'roll ')).$piece->from,
                     'course' => $piece->course,
                     'cut_mm' => [round($piece->length, 1), round($piece->width, 1)],
-                ], $layout->pieces),
+                ], $layout->onFace()),
                 'net_m2' => round($layout->net, 4),
                 'gross_m2' => round($gross, 4),
                 'loss_pct' => $gross > 0 ? round(max(0.0, 100 * (1 - $layout->net / $gross)), 2) : 0.0,
@@ -257,9 +262,26 @@ final readonly class TakeoffAssessment
                 'spacing_mm' => $layout->backing->spacing,
                 'upright' => $layout->rule->upright && ! $isBoard,
                 'seams_m' => round($layout->seams(), 3),
+                'bevels_m' => round($layout->bevels(), 3),
                 'blocking_mm' => $layout->blocking(),
             ];
         }, $this->laying->layouts);
+    }
+
+    /** @return list<array{level_mm: float, parts: list<string>}> parts by the level their block stands on */
+    public function floors(): array
+    {
+        $floors = [];
+        foreach ($this->envelope->parts as $part) {
+            if ($part->kind !== PartKind::Opening) {
+                $level = $this->envelope->building->block($part->block)->base ?? 0.0;
+                $floors[(string) $level] ??= ['level_mm' => $level, 'parts' => []];
+                $floors[(string) $level]['parts'][] = $part->id;
+            }
+        }
+        usort($floors, fn (array $a, array $b): int => $a['level_mm'] <=> $b['level_mm']);
+
+        return $floors;
     }
 
     /** @return array<string, mixed> what is told beside quantities and layouts */
@@ -267,6 +289,7 @@ final readonly class TakeoffAssessment
     {
         return [
             'faces' => $this->faces(),
+            'floors' => $this->floors(),
             'strapping' => $this->strapping(),
             'cuts' => $this->cuts,
             'fasteners' => array_map(
@@ -373,7 +396,7 @@ final readonly class TakeoffAssessment
         return $rows;
     }
 
-    /** @return list<array<string, mixed>> the upright parts laid flat, to draw on */
+    /** @return list<array<string, mixed>> the parts laid flat, to draw on, upright ones first */
     private function faces(): array
     {
         return array_map(fn (Face $face): array => [
@@ -382,7 +405,8 @@ final readonly class TakeoffAssessment
             'foot_mm' => $face->foot,
             'cells_mm' => array_map(self::rounded(...), $face->cells),
             'openings_mm' => array_map(self::rounded(...), $face->holes),
-        ], array_values($this->laying->faces));
+            'upright' => $this->envelope->parts[$face->part]->kind->isUpright(),
+        ], array_values($this->laying->faces + $this->laying->level));
     }
 
     /**

@@ -61,7 +61,7 @@ final readonly class TakeoffFindings
         $findings = [];
         $named = [];
         foreach ([...$this->takeoff->moved, ...$this->takeoff->surveys, ...$this->takeoff->transfers] as $of) {
-            $named[$of->part] = isset($this->laying->faces[$of->part]);
+            $named[$of->part] = isset($this->laying->faces[$of->part]) || isset($this->laying->level[$of->part]);
         }
         foreach ($this->takeoff->deliveries as $delivery) {
             foreach ($delivery->parts as $part) {

@@ -92,7 +92,7 @@ final class TakeoffFormat
         $row->object(
             [
                 'assembly', 'layer', 'roll_m', 'board_mm', 'lap_mm', 'upright', 'longest_mm', 'first_mm',
-                'joints_anywhere', 'waste_pct', 'texture', 'pack_l', 'edge_mm', 'field_mm', 'zone_mm', 'tape', 'of',
+                'joints_anywhere', 'uses_rest', 'waste_pct', 'texture', 'pack_l', 'edge_mm', 'field_mm', 'zone_mm', 'tape', 'of',
             ],
             ['assembly', 'layer'],
         );
@@ -110,6 +110,7 @@ final class TakeoffFormat
             $mm('longest_mm', 300.0, 200000.0),
             $mm('first_mm', 50.0, 15000.0),
             $row->optional('joints_anywhere')?->boolean() ?? false,
+            $row->optional('uses_rest')?->boolean() ?? false,
             $row->optional('waste_pct')?->between(0.0, 100.0, '%'),
             $row->optional('texture')?->between(0.5, 5.0, 'times'),
             $row->optional('pack_l')?->between(0.05, 2000.0, 'L'),
@@ -303,6 +304,7 @@ final class TakeoffFormat
             'longest_mm' => $rule->longest,
             'first_mm' => $rule->first,
             'joints_anywhere' => $rule->jointsAnywhere ? true : null,
+            'uses_rest' => $rule->usesRest ? true : null,
             'waste_pct' => $rule->wastePct,
             'texture' => $rule->texture,
             'pack_l' => $rule->packL,

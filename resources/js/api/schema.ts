@@ -1603,6 +1603,8 @@ export interface components {
             first_mm?: number;
             /** @description upright joints need no member behind them */
             joints_anywhere?: boolean;
+            /** @description the rest of a course narrower than its roll is kept for others that are narrow */
+            uses_rest?: boolean;
             /** @description over what is drawn, where nothing is laid out */
             waste_pct?: number;
             /** @description how much more a rough face takes of a fluid */
@@ -2409,7 +2411,7 @@ export interface components {
                     open_min?: number;
                 };
             }[];
-            /** @description layers of upright parts as their sheets and boards lie */
+            /** @description layers of parts as their sheets and boards lie */
             layouts?: {
                 part: string;
                 assembly: string;
@@ -2437,12 +2439,14 @@ export interface components {
                 spacing_mm: number | null;
                 upright: boolean;
                 seams_m: number;
+                /** @description of boards, bevelled at heads of openings */
+                bevels_m: number;
                 /** @description heights at which laps have nothing behind them */
                 blocking_mm: number[];
             }[];
             /** @description what is told beside quantities and layouts */
             takeoff?: {
-                /** @description upright parts laid flat */
+                /** @description parts laid flat, upright ones first */
                 faces: {
                     part: string;
                     name: string;
@@ -2450,6 +2454,13 @@ export interface components {
                     foot_mm: number;
                     cells_mm: number[][];
                     openings_mm: number[][];
+                    /** @description false of roofs, slabs, floors and soffits, seen from above */
+                    upright: boolean;
+                }[];
+                /** @description parts by the level that their block stands on */
+                floors: {
+                    level_mm: number;
+                    parts: string[];
                 }[];
                 /** @description strips of all details together, off rolls of each width */
                 cuts: {
@@ -2464,6 +2475,8 @@ export interface components {
                         length_mm: number;
                         width_mm: number;
                         lengths: number;
+                        /** @description how often it is cut */
+                        times: number;
                     }[];
                 }[];
                 fasteners: {
@@ -2692,6 +2705,8 @@ export interface components {
                     length_mm: number;
                     width_mm: number;
                     lengths: number;
+                    /** @description how often it is cut */
+                    times: number;
                 }[];
             }[];
             cut_tolerance: string;
@@ -4648,7 +4663,9 @@ export interface operations {
     };
     orderCsv: {
         parameters: {
-            query?: never;
+            query?: {
+                by?: "part";
+            };
             header?: never;
             path: {
                 project: string;

@@ -19,8 +19,9 @@ export function Takeoff({ sheet }: { sheet: Sheet }) {
     <section>
       <h2 className="mb-1 text-[14pt] font-bold">Quantities</h2>
       <p>
-        Every wall laid out from the bottom, seen from outside: numbers are those of the roll or the board a piece is
-        cut from. What is not laid out is its area, film or length with a share over.
+        Every wall laid out from the bottom, seen from outside, roofs, slabs and soffits seen from above: numbers are
+        those of the roll or the board a piece is cut from. What is not laid out is its area, film or length with a
+        share over.
       </p>
       <table className="my-2 w-full border-collapse text-[8.5pt]">
         <thead>
@@ -57,7 +58,7 @@ export function Takeoff({ sheet }: { sheet: Sheet }) {
                 <figure key={`${layout.part} ${layout.layer}`} className="together">
                   <Lying {...{ face, layout, units }} />
                   <figcaption className="text-[8pt] text-faint">
-                    {layout.courses} courses, {show(layout.net_m2, 'area', units)} drawn,{' '}
+                    {face.name}: {layout.courses} courses, {show(layout.net_m2, 'area', units)} drawn,{' '}
                     {show(layout.gross_m2, 'area', units)} cut, {show(layout.loss_pct, 'percent', units)} lost
                   </figcaption>
                 </figure>

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
+use Apron\Building\PartKind;
 use Apron\Project\Section\TakeoffSection;
+use Apron\Takeoff\Amount;
 use Apron\Takeoff\Face;
 use Apron\Takeoff\LaidPiece;
 use Apron\Takeoff\Layout;
@@ -60,7 +62,7 @@ function laidBuilding(stdClass $case, string $wall, array $takeoff = []): Takeof
             ],
             [['w', 1200, 1200], ['d', 1000, 2100]],
         ),
-        'building' => array_intersect_key($building, ['blocks' => 0, 'ground_mm' => 0]),
+        'building' => array_intersect_key($building, ['blocks' => 0, 'ground_mm' => 0, 'placed' => 0]),
     ] + ($takeoff === [] ? [] : ['takeoff' => $takeoff]))) ?? throw new LogicException('no building');
 }
 
@@ -245,4 +247,146 @@ it('lays a strip first at the foot over a soffit', function () {
         'up.wall.2' => [12000.0, 0.0, 14000.0, 152.5],
         'up.wall.3' => [0.0, 0.0, 8000.0, 152.5],
     ]);
+});
+
+/** The same building with a roof, a slab and soffits to lay out too. */
+function laidAllRound(stdClass $case): TakeoffAssessment
+{
+    $building = json_decode(json_encode($case->building), true);
+    foreach ($building['blocks'] as &$block) {
+        $block = ['wall' => 'solid', 'foundation' => 'solid', 'roof' => 'flat', 'slab' => 'flat'] +
+            ['soffit' => 'flat', 'floor' => 'flat'] +
+            array_diff_key($block, ['walls' => 0, 'stretches' => 0]);
+        if (isset($block['ground_mm'])) {
+            $block['ground_mm'] = (object) $block['ground_mm'];
+        }
+    }
+    $flat = [
+        ['id' => 'deck', 'material' => 'concrete', 'thickness_mm' => 150],
+        ['id' => 'skin', 'material' => 'membrane-permeable', 'thickness_mm' => 1.5, 'controls' => ['water', 'air']],
+        ['id' => 'under', 'material' => 'xps', 'thickness_mm' => 100],
+        ['id' => 'over', 'material' => 'xps', 'thickness_mm' => 100],
+    ];
+
+    return TakeoffSection::assess(readProject([
+        'format' => 'apron-project/1',
+        'project' => ['name' => 'P', 'units' => 'si'],
+        'assemblies' => [...laidAssemblies(), ['id' => 'flat', 'name' => 'F', 'kind' => 'roof', 'layers' => $flat]],
+        'building' => array_intersect_key($building, ['blocks' => 0, 'ground_mm' => 0]),
+    ])) ?? throw new LogicException('no building');
+}
+
+it('lays roofs, slabs and soffits out where every side is square, over all of them', function (stdClass $case) {
+    $told = laidAllRound($case);
+    $isSquare = [];
+    foreach ($told->envelope->building->blocks as $block) {
+        $isSquare[$block->id] = true;
+        foreach ($block->outline->edges as $edge) {
+            $along = array_map(abs(...), $edge->along());
+            $isSquare[$block->id] = $isSquare[$block->id] && min($along) < 1e-9;
+        }
+    }
+    foreach ($told->envelope->parts as $part) {
+        $face = $told->laying->level[$part->id] ?? null;
+        if ($part->edge !== null || $part->kind === PartKind::Opening) {
+            continue;
+        }
+        if ($face === null) {
+            // Something askew stands on it or under it, or it is askew itself.
+            expect($isSquare)->toContain(false);
+
+            continue;
+        }
+        $area = 0.0;
+        foreach ($face->cells as [$left, $right, $foot, $top]) {
+            $area += (($right - $left) * ($top - $foot)) / 1e6;
+        }
+        expect($area)->toEqualWithDelta($part->gross, 1e-6 * max(1.0, $part->gross));
+    }
+    foreach ($told->laying->layouts as $layout) {
+        if (! $layout->isUpright) {
+            expect(wrongWith($layout))->toBe([])->and($layout->bevels())->toBe(0.0);
+        }
+    }
+})->with(buildingCases());
+
+it('lays a slope along its eaves and up', function () {
+    $block = ['id' => 'a', 'outline' => [[0, 0], [12000, 0], [12000, 8000], [0, 8000]], 'base_mm' => 0] +
+        ['top_mm' => 3000, 'roof_form' => ['kind' => 'gable', 'pitch_deg' => 30, 'ridge_along' => 0]];
+    $told = laidAllRound((object) ['building' => ['blocks' => [$block]]]);
+    // 4 m on plan from each eaves to the ridge: 4 / cos 30° = 4.619 m up the slope.
+    foreach (['a.roof.0', 'a.roof.2'] as $slope) {
+        expect($told->laying->level[$slope]->top)
+            ->toEqualWithDelta(4618.8, 0.1)
+            ->and($told->laying->level[$slope]->right)
+            ->toBe(12000.0);
+    }
+});
+
+it('runs boards past the corners, one wall over the other, and the next layer the other way', function () {
+    $block = ['id' => 'a', 'outline' => [[0, 0], [12000, 0], [12000, 8000], [0, 8000]]] +
+        ['base_mm' => 0, 'top_mm' => 2400];
+    $told = laidBuilding((object) ['building' => ['blocks' => [$block]]], 'studs');
+    // Round a box of 12 × 8 m, each layer as long as at its middle: 4 × 50 mm more, then 4 × 150.
+    $cut = [];
+    foreach ($told->laying->layouts as $layout) {
+        $area = array_sum(array_map(fn (LaidPiece $p): float => $p->area(), $layout->pieces));
+        $cut[$layout->layer->id] = ($cut[$layout->layer->id] ?? 0.0) + $area;
+    }
+    expect($cut['osb'])
+        ->toEqualWithDelta(40 * 2.4, 1e-6)
+        ->and($cut['x1'])
+        ->toEqualWithDelta(40.2 * 2.4, 1e-6)
+        ->and($cut['x2'])
+        ->toEqualWithDelta(40.6 * 2.4, 1e-6);
+    $first = $told->laying->layouts[2];
+    $rights = array_column($first->pieces, 'right');
+    expect([$first->layer->id, max($rights)])->toBe(['x1', 12000.0]);
+});
+
+it('keeps the rest of narrow courses for others that are narrow, where that is asked', function () {
+    $block = ['id' => 'a', 'outline' => [[0, 0], [10000, 0], [10000, 10000], [0, 10000]]] +
+        ['base_mm' => 0, 'top_mm' => 3500];
+    $wrap = function (bool $usesRest) use ($block): array {
+        $rule = ['assembly' => 'studs', 'layer' => 'wrap', 'roll_m' => [2.7, 25]] + ['lap_mm' => [100, 150]];
+        $told = laidBuilding((object) ['building' => ['blocks' => [$block]]], 'studs', [
+            'layers' => [$rule + ($usesRest ? ['uses_rest' => true] : [])],
+        ]);
+        foreach ($told->laying->layouts as $layout) {
+            $layout->layer->id !== 'wrap' || expect(wrongWith($layout))->toBe([]);
+        }
+
+        return array_values(array_filter($told->amounts, fn (Amount $a): bool => $a->material === 'polyolefin-wrap'));
+    };
+    // Four walls of 10 × 3.5 m in two courses of 2.7: the upper ones need 0.9 m each, so three lie side by side.
+    [$whole] = $wrap(false);
+    [$kept] = $wrap(true);
+    expect([$whole->gross, $whole->count])
+        ->toEqual([8 * 10 * 2.7, 4])
+        ->and([round($kept->gross, 6), $kept->count])
+        ->toEqual([6 * 10 * 2.7, 3]);
+});
+
+it('tells what goes into each part and which parts stand on each floor', function () {
+    $of = fn (string $id, float $base): array => [
+        'id' => $id,
+        'outline' => [[0, 0], [12000, 0], [12000, 8000], [0, 8000]],
+        'base_mm' => $base,
+        'top_mm' => $base + 3000,
+    ];
+    $opening = ['opening' => 'w', 'block' => 'up', 'edge' => 0, 'x_mm' => 2000, 'z_mm' => 3900];
+    $told = laidBuilding(
+        (object) ['building' => ['blocks' => [$of('low', 0), $of('up', 3000)], 'placed' => [$opening]]],
+        'studs',
+    );
+    expect(array_column($told->floors(), 'level_mm'))
+        ->toBe([0.0, 3000.0])
+        ->and($told->floors()[1]['parts'])
+        ->toContain('up.wall.0', 'up.roof')
+        ->not->toContain('low.wall.0');
+    foreach ($told->amounts as $amount) {
+        expect(array_sum($amount->by))->toEqualWithDelta($amount->gross, 1e-6 * max(1.0, $amount->gross));
+    }
+    $units = array_values(array_filter($told->amounts, fn (Amount $a): bool => $a->material === 'window-unit'));
+    expect($units[0]->by)->toBe(['up.wall.0' => 1.0]);
 });

@@ -228,7 +228,7 @@ export function Lying({
         </g>
       ))}
       <text x={X(left)} y={height - 6} fontSize="11" fill="var(--color-faint)">
-        {face.name}, from outside
+        {face.name}, from {face.upright ? 'outside' : 'above'}
       </text>
       <text x={X((left + right) / 2)} y={Y(0) + 16} textAnchor="middle" fontSize="11">
         {show((right - left) / 1000, 'run', units)}

@@ -17,9 +17,12 @@ export function Cutting({ told, units, nameOf }: Props) {
         first roll that still has their length (first-fit decreasing). Narrow pieces come out of what wider ones leave.
       </p>
       {told.cuts.map((cut) => {
-        const pieces = new Map<string, { id: string; length: number; width: number }>();
-        for (const p of cut.pieces)
-          pieces.set(`${p.id} ${p.length_mm} ${p.width_mm}`, { id: p.id, length: p.length_mm, width: p.width_mm });
+        const pieces = new Map<string, { id: string; length: number; width: number; times: number }>();
+        for (const p of cut.pieces) {
+          const key = `${p.id} ${p.length_mm} ${p.width_mm}`;
+          const times = (pieces.get(key)?.times ?? 0) + p.times;
+          pieces.set(key, { id: p.id, length: p.length_mm, width: p.width_mm, times });
+        }
         return (
           <div key={`${cut.material} ${cut.roll_mm}`} className="border-t border-hair py-1" data-cut={cut.material}>
             <p className="flex flex-wrap justify-between gap-2">
@@ -48,7 +51,7 @@ export function Cutting({ told, units, nameOf }: Props) {
               {[...pieces.values()]
                 .map((p) => {
                   const [, detail, piece] = /^details\/([^/]+)\/pieces\/(.+)$/.exec(p.id) ?? [];
-                  return `${detail ?? ''} ${piece ?? p.id} ${show(p.length, 'length', units)} × ${show(p.width, 'length', units)}`;
+                  return `${p.times > 1 ? `${p.times} × ` : ''}${detail ?? ''} ${piece ?? p.id} ${show(p.length, 'length', units)} × ${show(p.width, 'length', units)}`;
                 })
                 .join(' · ')}
             </p>

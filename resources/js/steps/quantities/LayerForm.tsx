@@ -97,10 +97,14 @@ export function LayerForm({ layout, takeoff, line, name, mayEdit, units, chosen,
           {layout.blocking_mm.map((mm) => show(mm, 'length', units)).join(', ')} over the foot, before it is laid.
         </p>
       )}
+      {layout.bevels_m > 0 && (
+        <p className="py-1" data-bevels>
+          {show(layout.bevels_m, 'run', units)} of it bevelled over heads of openings, so that water runs out.
+        </p>
+      )}
       {line && (
         <p className="py-1" data-line={line.material}>
-          Of all walls: {amountOf(line.gross, line.what, units)}, <b>{orderOf(line, units)}</b>,{' '}
-          {whyOf(line.why, units)}.
+          In all: {amountOf(line.gross, line.what, units)}, <b>{orderOf(line, units)}</b>, {whyOf(line.why, units)}.
         </p>
       )}
       {chosen && (
@@ -138,6 +142,16 @@ export function LayerForm({ layout, takeoff, line, name, mayEdit, units, chosen,
               onChange={(e) => set('upright', e.target.checked ? true : undefined)}
             />{' '}
             hung upright, in pieces that hands can hold
+          </label>
+        )}
+        {isRoll && (
+          <label>
+            <input
+              type="checkbox"
+              checked={rule.uses_rest ?? false}
+              onChange={(e) => set('uses_rest', e.target.checked ? true : undefined)}
+            />{' '}
+            what a narrow course leaves of its roll is kept for others
           </label>
         )}
         <label>

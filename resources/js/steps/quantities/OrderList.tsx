@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { Amount, DerivedTakeoff, Takeoff, Units } from '../../api/types';
 import { useDocuments } from '../../api/hooks';
 import { address } from '../../api/paths';
@@ -68,12 +69,36 @@ export function OrderList({ lines, takeoff, told, mayEdit, units, project, nameO
       },
       'order.xlsx',
     );
+  const [place, setPlace] = useState('');
+  const places = placesTold(told, units);
+  const parts = places.find((p) => p.id === place)?.parts;
+  const ours = lines.filter((l) => l.why.rule !== 'others');
   return (
     <section data-order>
-      <Lines lines={lines.filter((l) => l.why.rule !== 'others')} {...{ told, units, nameOf, titles }} />
+      <p className="pb-1 text-[12px]">
+        <label>
+          of{' '}
+          <select value={place} onChange={(e) => setPlace(e.target.value)} data-place>
+            <option value="">the whole building</option>
+            {places.map((p) => (
+              <option key={p.id} value={p.id}>
+                {p.words}
+              </option>
+            ))}
+          </select>
+        </label>
+      </p>
+      {parts ? (
+        <PartLines lines={ours} {...{ parts, units, nameOf }} />
+      ) : (
+        <Lines lines={ours} {...{ told, units, nameOf, titles }} />
+      )}
       <p className="flex flex-wrap items-baseline gap-3 pt-2">
         <a className="link" href={address('/api/projects/{project}/order.csv', { project })}>
           CSV
+        </a>
+        <a className="link" href={`${address('/api/projects/{project}/order.csv', { project })}?by=part`}>
+          CSV by part and floor
         </a>
         <button className="link" onClick={sheet}>
           XLSX
@@ -186,6 +211,70 @@ export function OrderNotes({ lines, takeoff, told, mayEdit, units, nameOf, chang
         </details>
       )}
     </section>
+  );
+}
+
+/** Floors, and then parts, of which somebody may ask what goes there. */
+function placesTold(told: DerivedTakeoff, units: Units) {
+  const names = new Map(told.faces.map((f) => [f.part, f.name]));
+  return [
+    ...told.floors.map((f) => ({
+      id: `floor ${f.level_mm}`,
+      words: `the floor at ${show(f.level_mm, 'length', units)}`,
+      parts: f.parts,
+    })),
+    ...told.floors
+      .flatMap((f) => f.parts)
+      .map((part) => ({ id: part, words: names.get(part) ?? part.replaceAll('.', ' '), parts: [part] })),
+  ];
+}
+
+/** What of the order goes into some parts; whole units are those of the building. */
+function PartLines({
+  lines,
+  parts,
+  units,
+  nameOf,
+}: {
+  lines: Amount[];
+  parts: string[];
+  units: Units;
+  nameOf: (material: string) => string;
+}) {
+  const rows = lines
+    .map((l) => ({ l, gross: l.by.reduce((sum, b) => sum + (parts.includes(b.part) ? b.gross : 0), 0) }))
+    .filter(({ gross }) => gross > 0);
+  return (
+    <>
+      <table className="w-full border-collapse text-[12px]" data-part-lines={rows.length}>
+        <thead>
+          <tr className="border-b border-ink text-left">
+            <th>Material</th>
+            <th className="pl-3 text-right">cut for it</th>
+            <th className="pl-3 text-right">of all</th>
+            <th className="pl-4">of the order</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ l, gross }) => (
+            <tr
+              key={`${l.material} ${l.what} ${l.order.unit} ${l.order.holds}`}
+              data-line={l.material}
+              className="border-b border-hair"
+            >
+              <th className="text-left font-normal">{nameOf(l.material)}</th>
+              <td className="pl-3 text-right whitespace-nowrap">{amountOf(gross, l.what, units)}</td>
+              <td className="pl-3 text-right whitespace-nowrap">{show((100 * gross) / l.gross, 'percent', units)}</td>
+              <td className="pl-4 whitespace-nowrap">{orderOf(l, units)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="text-[11px] text-faint">
+        A joint is told with the first of the two parts that meet there. Whole units are rounded up once, over the
+        building.
+      </p>
+    </>
   );
 }
 

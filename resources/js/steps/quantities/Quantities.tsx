@@ -111,7 +111,10 @@ function TakenOff({ doc, mayEdit }: { doc: Doc<Takeoff>; mayEdit: boolean }) {
   const told = live.answer?.takeoff;
   const layout = layouts.find((l) => l.part === at?.part && l.layer === at.layer) ?? firstShown(layouts);
   const faces = told?.faces ?? [];
-  const face = faces.find((f) => f.part === (isLying ? layout?.part : (at?.part ?? layout?.part))) ?? faces[0];
+  const upright = faces.filter((f) => f.upright);
+  const face = isLying
+    ? faces.find((f) => f.part === layout?.part)
+    : (upright.find((f) => f.part === (at?.part ?? layout?.part)) ?? upright[0]);
   const productOf = (of: Layout) =>
     documents?.assemblies.find((a) => a.key === of.assembly)?.content.layers.find((l) => l.id === of.layer)?.material ??
     of.layer;
@@ -165,7 +168,7 @@ function TakenOff({ doc, mayEdit }: { doc: Doc<Takeoff>; mayEdit: boolean }) {
   };
   useKeys({
     ...Object.fromEntries(VIEWS.map((v) => [v.key, { says: v.words, act: () => setView(v.view) }])),
-    ArrowRight: { shown: '← →', says: 'the wall before, the next', act: () => step(along, 1) },
+    ArrowRight: { shown: '← →', says: 'the part before, the next', act: () => step(along, 1) },
     ArrowLeft: () => step(along, -1),
     ArrowDown: { shown: '↑ ↓', says: 'the layer inside, the layer outside', act: () => step(here, 1) },
     ArrowUp: () => step(here, -1),
@@ -240,7 +243,7 @@ function TakenOff({ doc, mayEdit }: { doc: Doc<Takeoff>; mayEdit: boolean }) {
             ))}
           </p>
         </div>
-        {live.answer && layouts.length === 0 && <p>No wall of the building has a layer that is laid out.</p>}
+        {live.answer && layouts.length === 0 && <p>No part of the building has a layer that is laid out.</p>}
         {(isLying || view === 'plane' || view === 'strapping') && face && (
           <Lying
             {...{ face, units }}
@@ -312,7 +315,7 @@ function TakenOff({ doc, mayEdit }: { doc: Doc<Takeoff>; mayEdit: boolean }) {
             >
               fasteners <kbd>x</kbd>
             </button>
-            on this wall, from inside:
+            {face?.upright === false ? 'on this part, seen from above' : 'on this wall'}, from inside:
             {here.map((l) => (
               <button
                 key={l.layer}
@@ -327,7 +330,7 @@ function TakenOff({ doc, mayEdit }: { doc: Doc<Takeoff>; mayEdit: boolean }) {
         )}
         {(view === 'plane' || view === 'strapping') && (
           <p className="flex flex-wrap items-baseline gap-2 pt-2 text-[12px]">
-            {faces.map((f) => (
+            {upright.map((f) => (
               <button
                 key={f.part}
                 className={`act ${f === face ? 'bg-ink text-white' : ''}`}
