@@ -16,7 +16,8 @@ use Apron\Material\Usual;
 use Apron\Rules\RuleFigures;
 
 /**
- * Every layer of every part laid out, part by part, upright ones first; boards and rolls of one size are shared by all of them.
+ * Every layer of every part laid out, part by part, upright ones first; boards and rolls of one size are shared by all
+ * of them.
  */
 final class Laying
 {
@@ -185,7 +186,12 @@ final class Laying
     {
         return $layout->as->isBoard()
             ? self::boardKey($layout->layer->material->id, $layout->size, $layout->layer->thicknessMm)
-            : sprintf('%s roll %g %g', $layout->layer->material->id, $layout->size->length, $piece->roll ?? $layout->size->width);
+            : sprintf(
+                '%s roll %g %g',
+                $layout->layer->material->id,
+                $layout->size->length,
+                $piece->roll ?? $layout->size->width,
+            );
     }
 
     /** @return list<LaidPiece> strips at the foot over a soffit, half of each on the wall */
@@ -196,7 +202,8 @@ final class Laying
         foreach (Face::merged($this->soffits[$part] ?? []) as [$from, $to]) {
             for ($left = $from; $left < $to - Face::HAIR; $left = $right - $size->lapEnd) {
                 $right = min($to, $left + $size->length);
-                $pieces[] = new LaidPiece(-1, $left, 0.0, $right, $width / 2, $right - $left, $width, true, $width);
+                $long = $right - $left;
+                $pieces[] = new LaidPiece(-1, $left, 0.0, $right, $width / 2, $long, $width, true, $width);
                 if ($right >= $to - Face::HAIR) {
                     break;
                 }
@@ -247,10 +254,8 @@ final class Laying
             } else {
                 $roll = $pieces[0]->roll ?? $size->width;
                 // What somebody has dragged too far is longer than any roll: it fills one, and is said to be too long.
-                $runs = new Shelves(
-                    array_map(fn (LaidPiece $p): CutSize => new CutSize(min($p->length, $size->length), $p->width), $pieces),
-                    $roll,
-                );
+                $cutOf = fn (LaidPiece $p): CutSize => new CutSize(min($p->length, $size->length), $p->width);
+                $runs = new Shelves(array_map($cutOf, $pieces), $roll);
                 $from = Packing::firstFit($runs->lengths, $size->length);
                 foreach ($pieces as $i => $piece) {
                     $piece->from = $from[$runs->of[$i]];

@@ -132,7 +132,8 @@ final readonly class Layout
     public function bevels(): float
     {
         $mm = 0.0;
-        foreach ($this->as->isBoard() && $this->as !== LaidAs::Sheathing && $this->isUpright ? $this->face->holes : [] as $hole) {
+        $isBevelled = $this->isUpright && $this->as->isBoard() && $this->as !== LaidAs::Sheathing;
+        foreach ($isBevelled ? $this->face->holes : [] as $hole) {
             $mm += $hole[2] - $hole[0];
         }
 

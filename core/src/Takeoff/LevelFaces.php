@@ -16,8 +16,6 @@ use Apron\Building\Surfaces;
  * Roofs, slabs, floors and soffits laid flat, as seen from above: mm along the longest side of the block from its left
  * end, and inward from that side; a slope along its eaves and up. Of blocks whose sides all stand at right angles: what
  * is cut askew is not laid out.
- *
- * @phpstan-type Grid array<string, list<array{float, float, float, float, float}>>
  */
 final class LevelFaces
 {
@@ -95,18 +93,20 @@ final class LevelFaces
         foreach ($this->grid($block, $side, $top, $us, $offs) as $part => $cells) {
             $holes = $this->holes((string) $part, $side, $up, [$us[0], $offs[0]]);
             if ($holes !== null) {
-                $this->faces[$part] = new Face((string) $part, 0.0, array_map(
-                    fn (array $c): array => [$c[0] - $us[0], $c[1] - $us[0], ...array_map(
-                        fn (float $off): float => $up * ($off - $offs[0]),
-                        [$c[2], $c[3], $c[4]],
-                    )],
-                    $cells,
-                ), $holes);
+                $flat = [];
+                foreach ($cells as [$left, $right, $low, $high]) {
+                    [$low, $high] = [$up * ($low - $offs[0]), $up * ($high - $offs[0])];
+                    $flat[] = [$left - $us[0], $right - $us[0], $low, $high, $high];
+                }
+                $this->faces[$part] = new Face((string) $part, 0.0, $flat, $holes);
             }
         }
     }
 
-    /** @return array{non-empty-list<float>, non-empty-list<float>}|null along a side and inward from it; null of what is askew to it */
+    /**
+     * @return array{non-empty-list<float>, non-empty-list<float>}|null along a side and inward from it; null of what
+     *   is askew to it
+     */
     private static function places(Outline $outline, Edge $side): ?array
     {
         $us = $offs = [];

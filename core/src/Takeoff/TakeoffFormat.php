@@ -92,7 +92,8 @@ final class TakeoffFormat
         $row->object(
             [
                 'assembly', 'layer', 'roll_m', 'board_mm', 'lap_mm', 'upright', 'longest_mm', 'first_mm',
-                'joints_anywhere', 'uses_rest', 'waste_pct', 'texture', 'pack_l', 'edge_mm', 'field_mm', 'zone_mm', 'tape', 'of',
+                'joints_anywhere', 'uses_rest', 'waste_pct', 'texture', 'pack_l', 'edge_mm', 'field_mm', 'zone_mm',
+                'tape', 'of',
             ],
             ['assembly', 'layer'],
         );
