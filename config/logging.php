@@ -12,6 +12,11 @@ return [
             'level' => env('LOG_LEVEL', 'warning'),
             'replace_placeholders' => true,
         ],
+        'mail' => [
+            'driver' => 'single',
+            'path' => env('APRON_MAIL', storage_path('logs/mail.log')),
+            'level' => 'debug',
+        ],
         'null' => ['driver' => 'monolog', 'handler' => Monolog\Handler\NullHandler::class],
         'emergency' => ['path' => storage_path('logs/apron.log')],
     ],

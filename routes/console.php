@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Jobs\PrintReport;
+use App\Models\Membership;
 use App\Models\Organisation;
 use App\Models\Project;
 use App\Models\Report;
@@ -24,13 +25,17 @@ Artisan::command('apron:demo', function (ProjectImport $import, PhotographIntake
     DB::transaction(function () use ($import, $intake): void {
         $practice = Organisation::create(['name' => 'Harrow & Tern, envelope consultants']);
         $people = [
-            ['name' => 'Ines Calder', 'email' => 'consultant@demo.test', 'role' => Role::Consultant],
+            ['name' => 'Ines Calder', 'email' => 'consultant@demo.test', 'role' => Role::Consultant, 'admin' => true],
             ['name' => 'Tomas Wren', 'email' => 'inspector@demo.test', 'role' => Role::Inspector],
+            ['name' => 'Odile Marsh', 'email' => 'crew@demo.test', 'role' => Role::CrewLead],
+            ['name' => 'Piet Sandel', 'email' => 'reader@demo.test', 'role' => Role::Reader, 'guest' => true],
         ];
         foreach ($people as $person) {
             $users[] = User::create($person + ['organisation_id' => $practice->id, 'password' => 'lapped-outward']);
         }
         $project = $import->parse((string) file_get_contents(base_path('database/demo/project.json')), $users[0]);
+        // The owner's architect, of another house, reads what is issued of this project.
+        Membership::create(['project_id' => $project->id, 'user_id' => $users[3]->id, 'role' => Role::Reader]);
         foreach (glob(base_path('database/demo/photographs/*.jpg')) ?: [] as $photograph) {
             $intake->keep($project, (string) file_get_contents($photograph), $users[0]);
         }

@@ -7,18 +7,27 @@ use App\Http\Controllers\AssemblyController;
 use App\Http\Controllers\ClimateController;
 use App\Http\Controllers\ContactController;
 use App\Http\Controllers\DocumentController;
+use App\Http\Controllers\HistoryController;
+use App\Http\Controllers\PasswordController;
+use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\ProjectController;
 use App\Http\Controllers\ReportController;
+use App\Http\Controllers\RevisionController;
 use App\Http\Controllers\SequenceController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SiteController;
 use App\Http\Controllers\TakeoffController;
 use App\Http\Controllers\TestController;
+use App\Http\Middleware\OneGeneration;
+use App\Models\IssuedRevision;
 use App\Models\Project;
+use App\Models\User;
 use Illuminate\Support\Facades\Route;
 
 Route::view('/sign-in', 'app')->name('login');
+Route::view('/password', 'app');
+Route::model('revision', IssuedRevision::class);
 // For whoever watches over the machine: the pages answer and the database does.
 Route::get(
     '/up',
@@ -28,6 +37,8 @@ Route::get(
     ),
 )->withoutMiddleware('web');
 Route::post('/api/sign-in', [SessionController::class, 'signIn'])->middleware('throttle:sign-in');
+Route::post('/api/password/lost', [PasswordController::class, 'lost'])->middleware('throttle:password');
+Route::post('/api/password', [PasswordController::class, 'choose'])->middleware('throttle:password');
 Route::get('/print/{report}', [ReportController::class, 'pages'])
     ->middleware('signed')
     ->name('print');
@@ -36,10 +47,20 @@ Route::get('/print/{report}/photographs/{digest}', [ReportController::class, 'ph
     ->middleware('signed:relative')
     ->name('print.photograph');
 
-Route::middleware(['auth', 'auth.session', 'throttle:api'])->group(function (): void {
+Route::middleware(['auth', 'auth.session', OneGeneration::class, 'throttle:api'])->group(function (): void {
     Route::prefix('api')->group(function (): void {
         Route::post('sign-out', [SessionController::class, 'signOut']);
         Route::get('me', [SessionController::class, 'me']);
+        Route::put('me/password', [PasswordController::class, 'change'])->middleware('throttle:password');
+        Route::post('sign-out-everywhere', [PasswordController::class, 'everywhere']);
+        Route::middleware('can:invite,'.User::class)->group(function (): void {
+            Route::get('people', [PeopleController::class, 'index']);
+            Route::post('people', [PeopleController::class, 'invite'])->middleware('throttle:costly');
+            Route::put('people/{user}', [PeopleController::class, 'change'])->can('change', 'user');
+            Route::post('people/{user}/invitation', [PeopleController::class, 'inviteAgain'])
+                ->can('change', 'user')
+                ->middleware('throttle:costly');
+        });
         Route::get('climates', [ClimateController::class, 'index']);
         Route::get('examples', [AssemblyController::class, 'examples']);
         Route::get('schools', [SequenceController::class, 'schools']);
@@ -48,6 +69,11 @@ Route::middleware(['auth', 'auth.session', 'throttle:api'])->group(function (): 
         Route::post('projects', [ProjectController::class, 'store'])->can('create', Project::class);
         Route::post('projects/import', [ProjectController::class, 'import'])->can('create', Project::class);
         Route::prefix('projects/{project}')->group(function (): void {
+            Route::get('revisions', [RevisionController::class, 'index'])->can('read', 'project');
+            Route::middleware('can:people,project')->group(function (): void {
+                Route::get('people', [PeopleController::class, 'members']);
+                Route::put('people/{user}', [PeopleController::class, 'setMember']);
+            });
             Route::middleware('can:view,project')->group(function (): void {
                 Route::get('', [ProjectController::class, 'show']);
                 Route::get('assessment', [ProjectController::class, 'assessment'])->middleware('budget:60');
@@ -86,6 +112,7 @@ Route::middleware(['auth', 'auth.session', 'throttle:api'])->group(function (): 
                 Route::get('site', [SiteController::class, 'show']);
                 Route::get('photographs/{digest}', [SiteController::class, 'photograph']);
                 Route::get('reports', [ReportController::class, 'index']);
+                Route::get('history', [HistoryController::class, 'index']);
                 Route::post('reports', [ReportController::class, 'store'])->middleware('throttle:costly');
             });
             Route::middleware('can:inspect,project')->group(function (): void {
@@ -94,10 +121,18 @@ Route::middleware(['auth', 'auth.session', 'throttle:api'])->group(function (): 
             });
             Route::middleware('can:edit,project')->group(function (): void {
                 Route::post('acceptances', [AcceptanceController::class, 'store']);
+                Route::post('revisions', [RevisionController::class, 'store'])->middleware('throttle:costly');
                 Route::put('documents/{kind}/{key}', [DocumentController::class, 'save']);
                 Route::delete('documents/{kind}/{key}', [DocumentController::class, 'remove']);
             });
         });
+        Route::prefix('revisions/{revision}')
+            ->middleware('can:read,revision')
+            ->group(function (): void {
+                Route::get('', [RevisionController::class, 'show']);
+                Route::get('file', [RevisionController::class, 'file']);
+                Route::get('compared', [RevisionController::class, 'compared'])->middleware('budget:60');
+            });
         Route::prefix('reports/{report}')
             ->middleware('can:view,report')
             ->group(function (): void {

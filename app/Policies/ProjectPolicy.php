@@ -8,27 +8,41 @@ use App\Models\Project;
 use App\Models\Role;
 use App\Models\User;
 
+/** Who may do what in a project, by what they do there. */
 class ProjectPolicy
 {
-    public function view(User $user, Project $project): bool
+    /** What has been issued. */
+    public function read(User $user, Project $project): bool
     {
-        return $user->organisation_id === $project->organisation_id;
+        return $user->roleIn($project) !== null;
     }
 
-    /** Assemblies, details, the brief. */
+    /** The project as it stands now. */
+    public function view(User $user, Project $project): bool
+    {
+        return ! in_array($user->roleIn($project), [null, Role::Reader], true);
+    }
+
+    /** Assemblies, details, the brief; what is issued, and who takes part. */
     public function edit(User $user, Project $project): bool
     {
-        return $this->view($user, $project) && $user->role === Role::Consultant;
+        return $user->roleIn($project) === Role::Consultant;
     }
 
     /** What is seen on site. */
     public function inspect(User $user, Project $project): bool
     {
-        return $this->view($user, $project);
+        return in_array($user->roleIn($project), [Role::Consultant, Role::Inspector], true);
     }
 
     public function create(User $user): bool
     {
-        return $user->role === Role::Consultant;
+        return $user->role === Role::Consultant && ! $user->guest;
+    }
+
+    /** Who works in the project: its consultants say, and who invites for the practice. */
+    public function people(User $user, Project $project): bool
+    {
+        return $this->edit($user, $project) || ($user->admin && $user->organisation_id === $project->organisation_id);
     }
 }

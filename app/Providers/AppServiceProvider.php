@@ -60,6 +60,15 @@ class AppServiceProvider extends ServiceProvider
                 Limit::perMinute(60)->by((string) $request->ip()),
             ];
         });
+        // A mail asked for over and over fills somebody's box, and an address is not to be guessed.
+        RateLimiter::for('password', function (Request $request): array {
+            $email = $request->input('email');
+
+            return [
+                Limit::perMinute(10)->by('password '.$request->ip()),
+                Limit::perHour(10)->by('password '.(is_string($email) ? mb_strtolower($email) : '')),
+            ];
+        });
         // Cures, sweeps, drills and reports take seconds each: a person asks for some, a loop for hundreds.
         RateLimiter::for(
             'costly',

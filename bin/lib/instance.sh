@@ -80,7 +80,7 @@ environment() {
   export APP_ENV=production APP_DEBUG=false APP_URL=$URL APP_KEY=$(app_key)
   export DB_HOST=127.0.0.1 DB_PORT=$DATABASE_PORT DB_DATABASE=apron DB_USERNAME=root DB_PASSWORD=$(secret database.password)
   export APRON_TMP=$RUN/tmp APRON_CACHE=$RUN/cache/store APRON_SESSIONS=$RUN/sessions
-  export APRON_FILES=$RUN/files APRON_LOG=$RUN/log/apron.log VIEW_COMPILED_PATH=$RUN/cache/views
+  export APRON_FILES=$RUN/files APRON_LOG=$RUN/log/apron.log APRON_MAIL=$RUN/log/mail.log VIEW_COMPILED_PATH=$RUN/cache/views
   export APP_CONFIG_CACHE=$RUN/cache/config.php APP_ROUTES_CACHE=$RUN/cache/routes.php APP_EVENTS_CACHE=$RUN/cache/events.php
   export APP_SERVICES_CACHE=$RUN/cache/services.php APP_PACKAGES_CACHE=$RUN/cache/packages.php
 }

@@ -44,6 +44,7 @@ class People extends Command
         foreach (User::orderBy('email')->get() as $person) {
             $this->line(
                 "{$person->email}  {$person->name}  {$person->role->value}".
+                    ($person->admin ? ', invites' : '').
                     ($person->left_at === null ? '' : '  left'),
             );
         }
@@ -53,15 +54,18 @@ class People extends Command
     {
         if ($name === '' || filter_var($email, FILTER_VALIDATE_EMAIL) === false || $role === null) {
             throw new \InvalidArgumentException(
-                './apron people add "Their Name" them@practice.example consultant|inspector "The Practice"',
+                './apron people add "Their Name" them@practice.example consultant|inspector|crew-lead|reader "The Practice"',
             );
         }
         if (User::where('email', $email)->exists()) {
             throw new \InvalidArgumentException("{$email} is here already: ./apron people reset {$email}");
         }
         $secret = self::password();
+        $practice = $this->practice();
         User::create([
-            'organisation_id' => $this->practice()->id,
+            'organisation_id' => $practice->id,
+            // The first of a practice invites the others.
+            'admin' => ! User::where('organisation_id', $practice->id)->exists(),
             'name' => $name,
             'email' => $email,
             'role' => $role,
@@ -83,7 +87,8 @@ class People extends Command
     private function reset(User $person): void
     {
         $secret = self::password();
-        $person->update(['password' => $secret, 'left_at' => null]);
+        $person->update(['password' => $secret, 'left_at' => null, 'invited_at' => null]);
+        $person->closeSessions();
         $this->line("{$person->name} signs in as {$person->email} with {$secret}; what was open elsewhere is closed.");
     }
 
@@ -91,6 +96,7 @@ class People extends Command
     private function remove(User $person): void
     {
         $person->update(['left_at' => now(), 'password' => self::password()]);
+        $person->closeSessions();
         $this->line("{$person->name} signs in no more. What they wrote stays.");
     }
 

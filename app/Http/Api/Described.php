@@ -20,6 +20,8 @@ final class Described
         'page' => ['type' => 'integer'],
         'month' => ['type' => 'integer', 'minimum' => 1, 'maximum' => 12],
         'start' => ['type' => 'string', 'format' => 'date'],
+        'with' => ['type' => 'string'],
+        'before' => ['type' => 'string', 'format' => 'date-time'],
         'by' => ['type' => 'string', 'enum' => ['part']],
         'hands' => ['type' => 'integer', 'minimum' => 1, 'maximum' => 60],
     ];

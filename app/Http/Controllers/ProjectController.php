@@ -50,9 +50,15 @@ class ProjectController
             'find' => 'nullable|string|max:200',
             'page' => 'nullable|integer|min:1|max:100000',
         ]);
+        $person = Person::of($request);
+        $asked = $person->memberships()->get()->keyBy('project_id');
         $found = Project::query()
             ->toBase()
-            ->where('organisation_id', Person::of($request)->organisation_id)
+            ->where(
+                fn ($query) => $query
+                    ->whereIn('id', $asked->keys())
+                    ->when(! $person->guest, fn ($q) => $q->orWhere('organisation_id', $person->organisation_id)),
+            )
             ->when(
                 $given['find'] ?? null,
                 fn ($query, string $words) => $query->whereRaw('name collate utf8mb4_general_ci like ?', [
@@ -69,6 +75,7 @@ class ProjectController
                     'id' => $p->id,
                     'name' => $p->name,
                     'updated' => str_replace(' ', 'T', $p->updated_at).'Z',
+                    'role' => ($asked[$p->id]->role ?? $person->role)->value,
                 ],
             ),
         );
@@ -129,6 +136,7 @@ class ProjectController
         return new JsonResponse([
             'id' => $project->id,
             'may_edit' => Person::of($request)->can('edit', $project),
+            'role' => Person::of($request)->roleIn($project)?->value,
             ...$documents,
             'brief' => $documents['brief'][0],
         ]);

@@ -48,6 +48,7 @@ class SessionController
         }
         Auth::login($user);
         $request->session()->regenerate();
+        $request->session()->put('generation', $user->generation);
 
         return $this->me($request);
     }
@@ -76,6 +77,12 @@ class SessionController
     {
         $user = Person::of($request);
 
-        return new JsonResponse(['id' => $user->id, 'name' => $user->name, 'role' => $user->role->value]);
+        return new JsonResponse([
+            'id' => $user->id,
+            'name' => $user->name,
+            'email' => $user->email,
+            'role' => $user->role->value,
+            'admin' => $user->admin,
+        ]);
     }
 }
