@@ -22,6 +22,11 @@ declare(strict_types=1);
     error_reporting($level);
 })();
 
+// Two run at once, each against an instance of its own.
+if (is_string(getenv('TEST_TOKEN'))) {
+    putenv('APRON_URL='.getenv('APRON_URL_'.getenv('TEST_TOKEN')));
+}
+
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\TestCase;
 

@@ -15,7 +15,7 @@ use_instance() {
 }
 
 # Whether it is what somebody works on, and not a copy made for one run.
-keeps() { case $NAME in test|shots|bench|monkey) return 1 ;; esac; }
+keeps() { case $NAME in test|test-*|shots|bench|monkey) return 1 ;; esac; }
 
 free_port() { php -r '$s = stream_socket_server("tcp://127.0.0.1:0"); $n = stream_socket_get_name($s, false); echo substr($n, strrpos($n, ":") + 1);'; }
 

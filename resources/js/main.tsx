@@ -3,6 +3,7 @@ import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
 import { queries } from './api/queries';
+import { Password } from './steps/people/Password';
 import { Projects } from './steps/Projects';
 import { SignIn } from './steps/SignIn';
 import { BrokenPage } from './ui/BrokenPage';
@@ -28,11 +29,20 @@ const Joint = lazy(() => import('./steps/sequences/Joint'));
 const Practice = lazy(() => import('./steps/sequences/Practice'));
 const Site = lazy(() => import('./steps/site/Site'));
 const Report = lazy(() => import('./steps/report/Report'));
+const Account = lazy(() => import('./steps/people/Account'));
+const People = lazy(() => import('./steps/people/People'));
+const Record = lazy(() => import('./steps/record/Record'));
+const Issued = lazy(() => import('./steps/issued/Issued'));
 const Findings = lazy(() => import('./steps/findings/Findings'));
 
 const pages = [
   { path: '/sign-in', element: <SignIn /> },
+  { path: '/password', element: <Password /> },
   { path: '/', element: <Projects /> },
+  { path: '/account', element: <Account /> },
+  { path: '/people', element: <People /> },
+  { path: '/p/:project/record', element: <Record /> },
+  { path: '/p/:project/issued', element: <Issued /> },
   { path: '/p/:project', element: <Navigate to="brief" replace /> },
   { path: '/p/:project/brief', element: <Brief /> },
   { path: '/p/:project/assemblies/:key?', element: <Assemblies /> },

@@ -99,6 +99,17 @@ export function useSite() {
   });
 }
 
+export function useRevisions(id: string) {
+  return useQuery({
+    queryKey: ['revisions', id],
+    queryFn: () => get(address('/api/projects/{project}/revisions', { project: id })),
+    refetchInterval: (query) =>
+      query.state.data?.revisions.some((r) => r.reports.some((p) => p.state === 'queued' || p.state === 'printing'))
+        ? 500
+        : false,
+  });
+}
+
 export function useReports() {
   const id = useProjectId();
   return useQuery({

@@ -2,6 +2,10 @@ import type { components } from './schema';
 
 type Schemas = components['schemas'];
 
+export type Role = Schemas['Person']['role'];
+export type PersonRow = Schemas['PersonRow'];
+export type IssuedRevision = Schemas['IssuedRevision'];
+export type ComparedRevisions = Schemas['ComparedRevisions'];
 export type Assembly = Schemas['Assembly'];
 export type Layer = Schemas['Layer'];
 export type Control = Schemas['Control'];

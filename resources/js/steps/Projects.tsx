@@ -50,10 +50,12 @@ export function Projects() {
       <ul>
         {projects.data?.map((p) => (
           <li key={p.id} className="flex justify-between border-b border-hair py-2">
-            <Link className="link font-semibold" to={`/p/${p.id}/brief`}>
+            <Link className="link font-semibold" to={`/p/${p.id}/${p.role === 'reader' ? 'issued' : 'brief'}`}>
               {p.name}
             </Link>
-            <span className="text-faint">{p.updated.slice(0, 10)}</span>
+            <span className="text-faint">
+              {p.role}, {p.updated.slice(0, 10)}
+            </span>
           </li>
         ))}
       </ul>
@@ -94,7 +96,19 @@ export function Projects() {
           {why}
         </p>
       )}
-      <p className="mt-10 text-[11px] text-faint">
+      {me.data && (
+        <p className="mt-8 flex gap-4 border-t border-hair pt-2">
+          <Link className="link" to="/account">
+            {me.data.name}, {me.data.role}
+          </Link>
+          {me.data.admin && (
+            <Link className="link" to="/people">
+              people of the practice
+            </Link>
+          )}
+        </p>
+      )}
+      <p className="mt-6 text-[11px] text-faint">
         Apron says what it computed and against what. It approves nothing: local code, the makers’ instructions and
         licensed practice decide. Structure and fire go to the licensed designer.
       </p>

@@ -52,7 +52,12 @@ export function SignIn() {
             {why}
           </p>
         )}
-        <button className="act justify-self-start">Sign in</button>
+        <p className="flex items-baseline justify-between">
+          <button className="act">Sign in</button>
+          <a className="link text-[11px]" href="/password">
+            I lost my password
+          </a>
+        </p>
       </form>
     </main>
   );

@@ -1,9 +1,7 @@
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { causes, isOpen } from './causes';
-import { NavLink, useLocation, useNavigate } from 'react-router';
+import { Link, NavLink, useLocation, useNavigate } from 'react-router';
 import { useAssessment, useDocuments, useMe, useProjectId } from '../api/hooks';
-import { post } from '../api/client';
-import { address } from '../api/paths';
 import { Dialog } from './Dialog';
 import { placeOf, stepOf } from './findings';
 import { keepSingleKeys, singleKeysOff, useKeys, useToldKeys } from './keys';
@@ -102,6 +100,11 @@ export function Frame({ sheet, children, reckoning }: Props) {
           <button className="link" onClick={() => setFinder(true)}>
             / find
           </button>
+          <br className="max-sm:hidden" />
+          <span className="sm:hidden"> · </span>
+          <Link className="link" to={`/p/${project}/record`}>
+            record, people
+          </Link>
         </div>
       </nav>
       <main
@@ -121,9 +124,9 @@ export function Frame({ sheet, children, reckoning }: Props) {
         </button>
         <Cell name="climate" value={brief?.climate?.name ?? 'none yet'} />
         <Cell name="head school" value={brief?.project.schools?.head ?? 'shingle'} />
-        <button className="border-l border-hair px-3 text-left" onClick={() => void signOut()} title="Sign out">
-          <Label name={`${me.data?.role ?? ''} · sign out`} value={me.data?.name ?? ''} />
-        </button>
+        <Link className="border-l border-hair px-3 pt-[4px] text-left" to="/account" title="Account, sign out">
+          <Label name={`${documents.data?.role ?? me.data?.role ?? ''} · account`} value={me.data?.name ?? ''} />
+        </Link>
       </footer>
       <Keys open={help} close={() => setHelp(false)} />
       <Finder open={finder} close={() => setFinder(false)} />
@@ -150,11 +153,6 @@ const STRIP = [
   'col-span-2 col-start-2 flex h-[42px] border-t border-ink text-[12px]',
   'max-sm:h-auto max-sm:flex-wrap max-sm:[&>*]:min-h-[42px]',
 ].join(' ');
-
-async function signOut(): Promise<void> {
-  await post(address('/api/sign-out', {})).catch(() => undefined);
-  window.location.assign('/sign-in');
-}
 
 function Label({ name, value }: { name: string; value: string }) {
   return (

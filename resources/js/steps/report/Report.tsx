@@ -1,9 +1,11 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useState, type FormEvent } from 'react';
 import { post, wordsOf } from '../../api/client';
 import { address } from '../../api/paths';
-import { useAssessment, useProjectId, useReports } from '../../api/hooks';
+import { useAssessment, useDocuments, useProjectId, useReports, useRevisions } from '../../api/hooks';
+import { Revisions } from '../../revision/Revisions';
 import { Frame } from '../../ui/Frame';
+import { useSend } from '../../ui/useSend';
 
 const WHAT = [
   'the brief, with its climate',
@@ -19,6 +21,8 @@ export default function Report() {
   const reports = useReports();
   const assessment = useAssessment();
   const client = useQueryClient();
+  const documents = useDocuments();
+  const revisions = useRevisions(project);
   const [why, setWhy] = useState<string | null>(null);
   const print = async () => {
     try {
@@ -81,6 +85,9 @@ export default function Report() {
             {why}
           </p>
         )}
+        <h2 className="mt-6 border-b border-ink pb-1 font-bold">Issued</h2>
+        {documents.data?.may_edit && <Issue project={project} />}
+        <Revisions revisions={revisions.data?.revisions ?? []} now />
         <h2 className="mt-6 border-b border-ink pb-1 font-bold">Printed before</h2>
         {reports.data?.length === 0 && <p className="py-2 text-faint">None yet.</p>}
         <ul>
@@ -113,5 +120,63 @@ export default function Report() {
         </ul>
       </div>
     </Frame>
+  );
+}
+
+/** The project as it stands kept for good, under a number; its report is printed with it. */
+function Issue({ project }: { project: string }) {
+  const client = useQueryClient();
+  const [title, setTitle] = useState('');
+  const [words, setWords] = useState('');
+  const [paper, setPaper] = useState('letter');
+  const { why, busy, send } = useSend();
+  const issue = async (event: FormEvent) => {
+    event.preventDefault();
+    if (!(await send(() => post(address('/api/projects/{project}/revisions', { project }), { title, words, paper }))))
+      return;
+    setTitle('');
+    setWords('');
+    await client.invalidateQueries({ queryKey: ['revisions', project] });
+  };
+  return (
+    <form onSubmit={(e) => void issue(e)} className="grid max-w-[46rem] gap-2 py-2" data-issue>
+      <div className="grid grid-cols-[1fr_8rem] gap-3">
+        <label className="grid">
+          Issued for
+          <input
+            name="title"
+            required
+            maxLength={100}
+            placeholder="tender"
+            value={title}
+            onChange={(e) => setTitle(e.target.value)}
+          />
+        </label>
+        <label className="grid">
+          Paper
+          <select value={paper} onChange={(e) => setPaper(e.target.value)}>
+            <option value="letter">letter</option>
+            <option value="a4">A4</option>
+          </select>
+        </label>
+      </div>
+      <label className="grid">
+        Scope, limits, what is new
+        <textarea name="words" rows={2} maxLength={4000} value={words} onChange={(e) => setWords(e.target.value)} />
+      </label>
+      <p className="flex items-baseline gap-3">
+        <button className="act" disabled={busy}>
+          Issue it as it stands
+        </button>
+        <span className="text-[11px] text-faint">
+          Nobody can change it afterwards. Readers see what is issued only.
+        </span>
+      </p>
+      {why && (
+        <p role="alert" className="text-fail">
+          {why}
+        </p>
+      )}
+    </form>
   );
 }
