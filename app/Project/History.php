@@ -10,7 +10,8 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * What was done in a project, by whom: saves and removals, what came from the site, photographs, reports, drills, and
- * what no document tells of. Newest first, from what is only ever added to.
+ * what no document tells of. Newest first, from what is only ever added to; all that came with
+ * one import is one row.
  *
  * @phpstan-type Done array{at: string, by: string, account: string|null, what: string, of: string}
  */
@@ -22,36 +23,44 @@ final class History
     public static function of(Project $project, ?string $before): array
     {
         $rows = [];
-        foreach (self::kinds($project) as [$query, $column]) {
+        foreach (self::kinds($project) as [$query, $column, $table]) {
             $found = $query
                 ->when($before !== null, fn (Builder $q) => $q->where($column, '<', $before))
-                ->orderByDesc($column)
+                ->groupBy('done_at', 'done_by', 'account', 'what', 'grain')
+                ->orderByDesc('done_at')
+                ->orderByRaw("max($table.id) desc")
                 ->limit(self::PAGE)
                 ->get();
             foreach ($found as $row) {
+                $more = (int) $row->done_count - 1;
                 $rows[] = [
                     'at' => str_replace(' ', 'T', (string) $row->done_at).'Z',
                     'by' => (string) $row->done_by,
                     'account' => $row->account,
                     'what' => (string) $row->what,
-                    'of' => (string) $row->done_of,
+                    'of' => $row->done_of.($more > 0 ? " and $more more" : ''),
                 ];
             }
         }
         usort($rows, fn (array $a, array $b): int => $b['at'] <=> $a['at']);
 
-        return array_slice($rows, 0, self::PAGE);
+        // A page ends with a whole second: the next begins before it.
+        $last = $rows[self::PAGE - 1]['at'] ?? '';
+
+        return array_values(array_filter($rows, fn (array $row): bool => $row['at'] >= $last));
     }
 
-    /** @return list<array{Builder, string}> a query of each kind, and the column that says when */
+    /** @return list<array{Builder, string, string}> a query of each kind, the column that says when, and its table */
     private static function kinds(Project $project): array
     {
-        $from = fn (string $table, string $at, string $by, string $what, string $of): array => [
+        $from = fn (string $table, string $at, string $by, string $what, string $of, string $grain): array => [
             DB::table($table)
                 ->where("$table.project_id", $project->id)
                 ->leftJoin('users', 'users.id', '=', "$table.user_id")
-                ->selectRaw("$at as done_at, $by as done_by, users.email as account, $what as what, $of as done_of"),
+                ->selectRaw("$at as done_at, $by as done_by, users.email as account, $what as what, min($of) as done_of,".
+                    " count(*) as done_count, $grain as grain"),
             $at,
+            $table,
         ];
 
         return [
@@ -63,10 +72,12 @@ final class History
                     ->selectRaw(
                         'document_revisions.created_at as done_at, document_revisions.by as done_by,'.
                             " users.email as account, if(document_revisions.content is null, 'removed', 'saved')".
-                            " as what, concat(documents.kind, ' ', documents.key, ', revision ',".
-                            ' document_revisions.number) as done_of',
+                            " as what, min(concat(documents.kind, ' ', documents.key, ', revision ',".
+                            ' document_revisions.number)) as done_of, count(*) as done_count,'.
+                            " if(document_revisions.number = 1, '', document_revisions.id) as grain",
                     ),
                 'document_revisions.created_at',
+                'document_revisions',
             ],
             $from(
                 'site_events',
@@ -75,6 +86,7 @@ final class History
                 "'on site'",
                 "concat(site_events.kind, ' ', coalesce(json_value(site_events.content, '$.check'),".
                     " json_value(site_events.content, '$.fault'), site_events.event))",
+                "if(site_events.imported, '', site_events.id)",
             ),
             $from(
                 'photographs',
@@ -82,6 +94,7 @@ final class History
                 "coalesce(users.name, '')",
                 "'photograph'",
                 'left(photographs.sha256, 12)',
+                'photographs.id',
             ),
             $from(
                 'reports',
@@ -89,9 +102,17 @@ final class History
                 'reports.by',
                 "'report'",
                 "if(reports.cards is null, 'of the project', concat('step cards of ', reports.cards))",
+                'reports.id',
             ),
-            $from('drill_runs', 'drill_runs.created_at', 'drill_runs.by', "'practised'", 'drill_runs.title'),
-            $from('acts', 'acts.at', 'acts.by', 'acts.what', 'acts.of'),
+            $from(
+                'drill_runs',
+                'drill_runs.created_at',
+                'drill_runs.by',
+                "'practised'",
+                'drill_runs.title',
+                'drill_runs.id',
+            ),
+            $from('acts', 'acts.at', 'acts.by', 'acts.what', 'acts.of', 'acts.id'),
         ];
     }
 }

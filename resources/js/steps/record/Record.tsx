@@ -14,7 +14,7 @@ export default function Record() {
     initialPageParam: '',
     queryFn: ({ pageParam }) =>
       get(address('/api/projects/{project}/history', { project }, pageParam === '' ? {} : { before: pageParam })),
-    getNextPageParam: (last) => (last.length === 100 ? last[last.length - 1]?.at : undefined),
+    getNextPageParam: (last) => (last.length >= 100 ? last[last.length - 1]?.at : undefined),
   });
   const rows = history.data?.pages.flat() ?? [];
   return (
