@@ -25,13 +25,15 @@ class PasswordLink extends Mailable
 
     public function content(): Content
     {
+        $broker = $this->person->invited_at === null ? 'users' : 'invited';
+
         return new Content(
             text: 'mail.password',
             with: [
                 'name' => $this->person->name,
                 'practice' => $this->person->organisation->name ?? '',
                 'isInvited' => $this->person->invited_at !== null,
-                'hours' => (int) config($this->person->invited_at === null ? 'auth.passwords.users.expire' : 'auth.passwords.invited.expire') / 60,
+                'hours' => (int) config("auth.passwords.$broker.expire") / 60,
                 'address' => rtrim((string) config('app.url'), '/').
                     '/password?'.
                     http_build_query(['email' => $this->person->email, 'token' => $this->token]),

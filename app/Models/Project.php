@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Facades\DB;
 
@@ -13,6 +14,7 @@ use Illuminate\Support\Facades\DB;
  * @property string $id
  * @property string $organisation_id
  * @property string $name
+ * @property Organisation|null $organisation
  * @property int $version raised by whatever changes what is said of it
  */
 class Project extends Model
@@ -20,6 +22,12 @@ class Project extends Model
     use HasUlids;
 
     protected $guarded = [];
+
+    /** @return BelongsTo<Organisation, $this> */
+    public function organisation(): BelongsTo
+    {
+        return $this->belongsTo(Organisation::class);
+    }
 
     /** @return HasMany<Document, $this> */
     public function documents(): HasMany

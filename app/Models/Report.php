@@ -17,6 +17,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $doing
  * @property string|null $path
  * @property string|null $user_id who asked for it
+ * @property string $paper letter or a4
+ * @property string|null $issued_revision_id what was issued is printed as it was issued
+ * @property IssuedRevision|null $revision
+ * @property \Illuminate\Support\Carbon|null $created_at
  * @property string|null $cards the detail whose step cards these are; the report of the whole project where null
  */
 class Report extends Model
@@ -25,12 +29,20 @@ class Report extends Model
 
     protected $guarded = [];
 
+    protected $attributes = ['paper' => 'letter'];
+
     protected $casts = ['state' => ReportState::class];
 
     /** @return BelongsTo<Project, $this> */
     public function project(): BelongsTo
     {
         return $this->belongsTo(Project::class);
+    }
+
+    /** @return BelongsTo<IssuedRevision, $this> */
+    public function revision(): BelongsTo
+    {
+        return $this->belongsTo(IssuedRevision::class, 'issued_revision_id');
     }
 
     /** @return array<string, mixed> */

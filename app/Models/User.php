@@ -61,7 +61,7 @@ class User extends Authenticatable
         return $this->hasMany(Membership::class);
     }
 
-    /** What they do in a project: what it says of them, else what they do in its practice; null where they are nobody there. */
+    /** What they do in a project: as it says of them, else as in its practice; null where they are nobody there. */
     public function roleIn(Project $project): ?Role
     {
         if (! array_key_exists($project->id, $this->roles)) {

@@ -55,7 +55,7 @@ final readonly class Issuing
         });
     }
 
-    /** What is another since a revision was issued: in a later one, or in the project as it stands where there is none. */
+    /** What is another since a revision was issued: in a later one, or in the project as it stands. */
     public function compared(IssuedRevision $from, ?IssuedRevision $to): Compared
     {
         $project = $from->project ?? throw new \LogicException('a revision of no project');

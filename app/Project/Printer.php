@@ -13,6 +13,11 @@ use Symfony\Component\Process\Process;
 /** Prints a page of this application with headless Chromium, driven by ChromeDriver. */
 final class Printer
 {
+    /** The heading of the report on the left, the page on the right. */
+    private const FOOTER = '<div style="width:100%;font-size:7pt;padding:0 14mm;display:flex;justify-content:space-between">'.
+        '<span class="title"></span>'.
+        '<span><span class="pageNumber"></span> / <span class="totalPages"></span></span></div>';
+
     /**
      * @param  callable(string, int): bool  $progress  what is being done and how far it is; false stops the work
      * @return string|null the PDF, or null where it was stopped
@@ -52,7 +57,7 @@ final class Printer
                 'preferCSSPageSize' => true,
                 'displayHeaderFooter' => true,
                 'headerTemplate' => '<span></span>',
-                'footerTemplate' => '<div style="width:100%;font-size:7pt;padding:0 14mm;text-align:right"><span class="pageNumber"></span> / <span class="totalPages"></span></div>',
+                'footerTemplate' => self::FOOTER,
             ]);
 
             return (string) base64_decode($printed['data'], true);

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Project;
 
 use App\Models\DrillRun;
+use App\Models\IssuedRevision;
+use App\Models\Project;
 use App\Models\Report;
 use Apron\Crew\SequenceSheet;
 use Apron\Detail\Detail;
@@ -20,8 +22,10 @@ use Apron\Project\ProjectFormat;
 use Apron\Project\Section\DetailsSection;
 use Apron\Project\SiteChecks;
 use Apron\Project\Substitutions;
+use Apron\Rules\Edition;
 use Apron\Rules\Words;
 use Apron\Trace\School;
+use Apron\Trace\Seals;
 use Illuminate\Support\Facades\URL;
 
 /**
@@ -31,7 +35,7 @@ use Illuminate\Support\Facades\URL;
  */
 final class ReportSheet
 {
-    public function __construct(private readonly StoredProject $stored)
+    public function __construct(private readonly StoredProject $stored, private readonly Issuing $issuing)
     {
     }
 
@@ -39,17 +43,24 @@ final class ReportSheet
     public function of(Report $report): array
     {
         $project = $report->project ?? throw new \LogicException('a report of no project');
-        $core = $this->stored->open($project);
+        $revision = $report->revision;
+        // What was issued is printed as it was issued, whatever has been saved since.
+        $core = $revision === null
+            ? $this->stored->open($project)
+            : $this->stored->read((array) $revision->toFile());
         $words = new Words($core->brief->units);
         $sheet = [
             'name' => $core->brief->name,
+            'heading' => self::heading($core->brief->name, $report),
+            'paper' => $report->paper,
             'by' => $report->by,
             'cards' => $report->cards,
             'at' => $report->created_at?->toIso8601ZuluString(),
             'catalogue' => $core->materials->catalogue->version,
         ];
+        $school = School::of($core->brief->schools);
         $sequences = fn (array $details): array => array_map(
-            fn (Detail $detail): array => SequenceSheet::of($detail, $words, School::of($core->brief->schools)),
+            fn (Detail $detail): array => SequenceSheet::of($detail, $words, $school),
             array_values($details),
         );
         if ($report->cards !== null) {
@@ -82,7 +93,12 @@ final class ReportSheet
                     ...array_map(fn (array $kind): Detail => $kind[0]->detail, $kinds),
                 ];
 
-        return $sheet + [
+        return $sheet + $this->issued($project, $revision) + [
+            'practice' => $project->organisation->name ?? '',
+            'edition' => Edition::told($core->materials->catalogue->version),
+            'seals' => array_merge(
+                ...array_map(fn (Detail $detail): array => Seals::of($detail, $school), $drawn),
+            ),
             'units' => $core->brief->units->value,
             'file' => ProjectFormat::document($core),
             // What is printed of it: the paths of every strip stay in the file.
@@ -95,11 +111,43 @@ final class ReportSheet
                 'substitutions' => (new Substitutions($core, $words))->told($core->site ?? []),
             ],
             'drills' => DrillRun::where('project_id', $project->id)
+                ->when($revision, fn ($query, IssuedRevision $of) => $query->where('created_at', '<=', $of->at))
                 ->latest('id')
                 ->limit(200)
                 ->get()
                 ->map(fn (DrillRun $run): array => $run->toShape()),
             'photographs' => (object) $photographs,
+        ];
+    }
+
+    /** What stands on every page: the project, and what it was issued as. */
+    private static function heading(string $name, Report $report): string
+    {
+        $revision = $report->revision;
+        $as = $revision === null ? 'draft' : "revision {$revision->number}, {$revision->title}";
+
+        return "$name · $as · ".($revision->at ?? $report->created_at)?->toDateString();
+    }
+
+    /** @return array<string, mixed> the revision, those before it, and what is another since the last of them */
+    private function issued(Project $project, ?IssuedRevision $revision): array
+    {
+        $until = $revision->number ?? PHP_INT_MAX;
+        $revisions = IssuedRevision::where('project_id', $project->id)
+            ->where('number', '<=', $until)
+            ->orderByDesc('number')
+            ->get(IssuedRevision::SHORT);
+        $before = IssuedRevision::where('project_id', $project->id)
+            ->where('number', '<', $until)
+            ->orderByDesc('number')
+            ->first();
+
+        return [
+            'revision' => $revision?->toShape(),
+            'revisions' => $revisions->map(fn (IssuedRevision $r): array => $r->toShape()),
+            'compared' => $before === null
+                ? null
+                : ['from' => $before->number] + $this->issuing->compared($before, $revision)->toArray(),
         ];
     }
 

@@ -1,21 +1,29 @@
 import { createRoot } from 'react-dom/client';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { CrewCard, RollList } from './drawing/StepCard';
 
 import { CHAPTERS } from './report/chapters';
-import { Together } from './report/findings';
-import { Sources } from './report/Sources';
+import { numbered, type Entry } from './report/contents';
+import { setToScale } from './report/scale';
 import type { Sheet } from './report/sheet';
 import { Title } from './report/Title';
 
 function Report({ sheet }: { sheet: Sheet }) {
+  const [contents, setContents] = useState<Entry[] | null>(sheet.cards === null ? null : []);
+  // Numbers and scales are of what stands there: they are read off once it does.
   useEffect(() => {
+    if (contents !== null) return;
+    setToScale(document, sheet.units);
+    setContents(numbered(document));
+  }, [contents, sheet.units]);
+  useEffect(() => {
+    if (contents === null) return;
     void document.fonts.ready
       .then(() => Promise.all([...document.images].map((i) => i.decode().catch(() => undefined))))
       .then(() => {
         document.documentElement.dataset.ready = 'yes';
       });
-  }, []);
+  }, [contents]);
   if (sheet.cards !== null) {
     const units = sheet.units;
     const one = sheet.sequences[0];
@@ -28,17 +36,16 @@ function Report({ sheet }: { sheet: Sheet }) {
       </main>
     );
   }
-  const { file, assessment } = sheet;
   return (
     <main>
-      <Title sheet={sheet} />
-      {CHAPTERS.map((Chapter, i) => (
-        <Chapter key={i} sheet={sheet} />
+      <Title sheet={sheet} contents={contents ?? []} />
+      {CHAPTERS.map((chapter) => (
+        <div key={chapter.number} data-chapter={chapter.number} data-title={chapter.title}>
+          {chapter.sheets.map((Printed, i) => (
+            <Printed key={i} sheet={sheet} />
+          ))}
+        </div>
       ))}
-      <h2 className="mb-2 text-[14pt] font-bold">All findings</h2>
-      <Together findings={assessment.findings} />
-      <h2 className="mb-2 text-[14pt] font-bold">Sources and cautions</h2>
-      <Sources materials={file.materials ?? []} findings={assessment.findings} />
     </main>
   );
 }

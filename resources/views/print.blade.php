@@ -2,7 +2,8 @@
 <html lang="en">
 <head>
     <meta charset="utf-8">
-    <title>{{ $sheet['name'] }}</title>
+    <title>{{ $sheet['heading'] }}</title>
+    <style>@page { size: {{ $sheet['paper'] === 'a4' ? 'A4' : 'letter' }}; margin: 14mm 14mm 16mm; }</style>
     @vite(['resources/css/app.css', 'resources/js/print.tsx'])
 </head>
 <body class="print"><div id="apron"></div>

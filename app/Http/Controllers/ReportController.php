@@ -33,7 +33,7 @@ class ReportController
     #[Api\Post('/api/projects/{project}/reports', id: 'printReport', answers: [202 => ['on the queue', 'Report']])]
     public function store(Request $request, Project $project): JsonResponse
     {
-        $given = $request->validate(['cards' => 'nullable|string|max:80']);
+        $given = $request->validate(['cards' => 'nullable|string|max:80', 'paper' => 'nullable|in:letter,a4']);
         $cards = $given['cards'] ?? null;
         abort_if(
             $cards !== null &&
@@ -47,6 +47,7 @@ class ReportController
         );
         $report = $project->reports()->create([
             'cards' => $cards,
+            'paper' => $given['paper'] ?? 'letter',
             'by' => Person::of($request)->name,
             'user_id' => Person::of($request)->id,
             'state' => ReportState::Queued,

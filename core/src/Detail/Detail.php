@@ -56,6 +56,12 @@ final readonly class Detail
         return $this->copy($pieces, $steps ?? $this->steps, $this->unit);
     }
 
+    /** With another unit, or one joined otherwise. */
+    public function withUnit(Unit $unit): self
+    {
+        return $this->copy($this->pieces, $this->steps, $unit);
+    }
+
     /** Before its unit is set. */
     public function withoutUnit(): self
     {

@@ -156,7 +156,8 @@ final readonly class Compared
     }
 
     /**
-     * @return array<array-key, mixed>|null rows by their ids, lists by number, objects by key; null of what has no parts
+     * @return array<array-key, mixed>|null rows by their ids, lists by number, objects by key; null where it
+     *   has none
      */
     private static function parts(mixed $value): ?array
     {

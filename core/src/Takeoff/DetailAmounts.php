@@ -15,10 +15,10 @@ use Apron\Detail\Piece;
 use Apron\Detail\PieceKind;
 use Apron\Detail\PieceRole;
 use Apron\Material\Material;
-use Apron\Material\Sticks;
 use Apron\Material\Usual;
 use Apron\Rules\RuleFigures;
 use Apron\Sealant\SealantJoint;
+use Apron\Trace\Seals;
 
 /**
  * What the details of a building take: each opening and each thing that goes through as often as it is placed, each
@@ -176,8 +176,7 @@ final class DetailAmounts
             $length += ($times * $flat->length) / 1000;
             $litres += ($times * $flat->length * $flat->width * SealantJoint::depthOf($flat->width)) / 1e6;
         }
-        $family = $piece->material->family->id ?? '';
-        if (in_array($family, ['polyethylene', 'impregnated-foam'], true)) {
+        if (! Seals::isSealant($piece)) {
             $this->metres($piece->material->id, $length, $from);
 
             return;
@@ -284,7 +283,7 @@ final class DetailAmounts
     private static function sealant(Detail $detail): ?Material
     {
         foreach ($detail->pieces as $piece) {
-            if ($piece->kind === PieceKind::Sealant && $piece->material->adhesive instanceof Sticks) {
+            if (Seals::isSealant($piece)) {
                 return $piece->material;
             }
         }

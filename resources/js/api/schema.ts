@@ -3482,6 +3482,21 @@ export interface components {
                 }[];
             };
         };
+        /** @description a seal of a detail: how long it lasts, and what its failure wets */
+        Seal: {
+            detail: string;
+            title: string;
+            seal: string;
+            material: string;
+            length_m: number;
+            exposed: boolean;
+            life_years: number | null;
+            lines: number | null;
+            lines_without: number | null;
+            outcome: string;
+            without: string;
+            wets: string | null;
+        };
         BriefContent: {
             project: components["schemas"]["ProjectHead"];
             climate?: components["schemas"]["Climate"];

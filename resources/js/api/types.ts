@@ -5,6 +5,7 @@ type Schemas = components['schemas'];
 export type Role = Schemas['Person']['role'];
 export type PersonRow = Schemas['PersonRow'];
 export type IssuedRevision = Schemas['IssuedRevision'];
+export type Seal = Schemas['Seal'];
 export type ComparedRevisions = Schemas['ComparedRevisions'];
 export type Assembly = Schemas['Assembly'];
 export type Layer = Schemas['Layer'];

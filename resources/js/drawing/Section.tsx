@@ -47,6 +47,8 @@ export function Section({
     width - left - right,
   );
   const x = (edge: number) => left + (edges[edge] ?? 0);
+  const scaled = layers.findIndex((_, i) => !thickened[i]);
+  const mm = (layers[scaled]?.thickness_mm ?? 0) / ((edges[scaled + 1] ?? 0) - (edges[scaled] ?? 0));
   const middle = (i: number) => (x(i) + x(i + 1)) / 2;
   const labels = spread(
     layers.map((_, i) => middle(i)),
@@ -90,6 +92,7 @@ export function Section({
       role="listbox"
       aria-label={`Section of ${assembly.name}, inside to outside`}
       data-drawing="section"
+      data-mm={mm}
       onPointerMove={
         onMove &&
         ((event) => {

@@ -1,4 +1,4 @@
-import type { Finding, Material } from '../api/types';
+import type { Sheet } from './sheet';
 
 const CAUTIONS = [
   'This report says what was computed, from which figures, and what was seen. It approves nothing and certifies nothing: local code, the makers’ instructions and the judgement of licensed people decide.',
@@ -8,10 +8,13 @@ const CAUTIONS = [
 ];
 
 /** Where each figure and each rule is from. */
-export function Sources({ materials, findings }: { materials: Material[]; findings: Finding[] }) {
+export function Sources({ sheet }: { sheet: Sheet }) {
+  const materials = sheet.file.materials ?? [];
+  const { findings } = sheet.assessment;
   const rules = [...new Set(findings.map((f) => `${f.source.name} (${f.source.kind.replace('-', ' ')})`))].sort();
   return (
-    <>
+    <section>
+      <h2 className="mb-2 text-[14pt] font-bold">Sources and cautions</h2>
       <table className="w-full border-collapse text-[8.5pt]">
         <thead>
           <tr className="border-b border-ink text-left">
@@ -34,6 +37,6 @@ export function Sources({ materials, findings }: { materials: Material[]; findin
           <li key={c}>{c}</li>
         ))}
       </ul>
-    </>
+    </section>
   );
 }

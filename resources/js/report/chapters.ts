@@ -1,27 +1,32 @@
 import type { FC } from 'react';
 import type { ProjectFile } from '../api/types';
 import { Acceptances } from './Acceptances';
+import { AllFindings } from './AllFindings';
 import { Assemblies } from './Assemblies';
 import { Building } from './Building';
 import { Brief } from './Brief';
+import { Changes } from './Changes';
 import { Contacts } from './Contacts';
 import { Details } from './Details';
+import { Hidden } from './Hidden';
 import { Others } from './Others';
 import { Plan } from './Plan';
 import { Takeoff } from './Takeoff';
 import { Tests } from './Tests';
 import { Schedule } from './Schedule';
+import { Seals } from './Seals';
 import type { Sheet } from './sheet';
+import { Sources } from './Sources';
 import { Site } from './Site';
 import { Training } from './Training';
 
-type Chapter = FC<{ sheet: Sheet }>;
+type Printed = FC<{ sheet: Sheet }>;
 
 /**
- * The chapters of the report by the section of the project file that they print, in the order of the report. A
- * section without an entry does not compile; `null` is one that is printed within others.
+ * What prints each section of the project file. A section without an entry does not compile; `null` is one that is
+ * printed within others.
  */
-const BY_SECTION: Record<Exclude<keyof ProjectFile, 'format' | 'catalogue'>, Chapter | null> = {
+const BY_SECTION = {
   project: null,
   materials: null,
   systems: null,
@@ -40,9 +45,21 @@ const BY_SECTION: Record<Exclude<keyof ProjectFile, 'format' | 'catalogue'>, Cha
   site: Site,
   training: Training,
   acceptances: Acceptances,
-};
+} satisfies Record<Exclude<keyof ProjectFile, 'format' | 'catalogue'>, Printed | null>;
 
-/** What is printed of no one section. */
-const BESIDES: Chapter[] = [Others];
-
-export const CHAPTERS = [...Object.values(BY_SECTION).filter((chapter) => chapter !== null), ...BESIDES];
+/** The chapters by the steps of the work, each of the sheets that it prints. */
+export const CHAPTERS: { number: string; title: string; sheets: Printed[] }[] = [
+  { number: '0', title: 'What has changed', sheets: [Changes] },
+  { number: '1', title: 'Brief', sheets: [BY_SECTION.climate] },
+  { number: '2', title: 'Assemblies', sheets: [BY_SECTION.assemblies] },
+  { number: '3', title: 'Contacts', sheets: [BY_SECTION.asked] },
+  { number: '4', title: 'Transitions', sheets: [BY_SECTION.building] },
+  { number: '5', title: 'Sequences', sheets: [BY_SECTION.openings, BY_SECTION.details, Others, BY_SECTION.training] },
+  { number: '6', title: 'Quantities', sheets: [BY_SECTION.takeoff] },
+  { number: '7', title: 'Calendar', sheets: [BY_SECTION.plan] },
+  { number: '8', title: 'Site', sheets: [BY_SECTION.site] },
+  { number: '9', title: 'Tests', sheets: [BY_SECTION.tests] },
+  { number: '10', title: 'Registers', sheets: [Hidden, Seals] },
+  { number: '11', title: 'Findings', sheets: [BY_SECTION.acceptances, AllFindings] },
+  { number: '12', title: 'Sources and cautions', sheets: [Sources] },
+];

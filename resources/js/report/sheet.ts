@@ -7,7 +7,9 @@ import type {
   SequenceSheet,
   SiteSheet,
   Units,
+  ComparedRevisions,
   ContactSheet,
+  Seal,
 } from '../api/types';
 
 /** An opening of the schedule; `as` is the one of its kind whose sheet is printed. */
@@ -27,7 +29,17 @@ export interface Sheet {
   cards: string | null;
   by: string;
   at: string;
+  practice: string;
+  paper: 'letter' | 'a4';
   catalogue: string;
+  /** of the rules and figures that it is reckoned by */
+  edition: string;
+  /** null of a draft */
+  revision: { number: number; title: string; words: string; by: string; at: string; sha256: string } | null;
+  /** all that was issued up to it, the newest first */
+  revisions: { number: number; title: string; by: string; at: string }[];
+  compared: (ComparedRevisions & { from: number }) | null;
+  seals: Seal[];
   units: Units;
   file: ProjectFile;
   assessment: Assessment;

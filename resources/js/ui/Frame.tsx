@@ -6,6 +6,7 @@ import { Dialog } from './Dialog';
 import { placeOf, stepOf } from './findings';
 import { keepSingleKeys, singleKeysOff, useKeys, useToldKeys } from './keys';
 import { Mark } from './Mark';
+import { useOpened } from './opened';
 import { Pick } from './Pick';
 import { STEPS } from './steps';
 import { useThread, THREADS } from './threads';
@@ -26,8 +27,8 @@ export function Frame({ sheet, children, reckoning }: Props) {
   const me = useMe();
   const navigate = useNavigate();
   const { pathname, search } = useLocation();
-  const [help, setHelp] = useState(false);
-  const [finder, setFinder] = useState(false);
+  const [help, setHelp] = useOpened('keys');
+  const [finder, setFinder] = useOpened('finder');
   const findings = useOpenFindings();
   const brief = documents.data?.brief.content;
   useEffect(() => {

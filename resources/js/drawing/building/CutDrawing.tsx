@@ -66,6 +66,7 @@ export function CutDrawing({
       role="group"
       aria-label={cut.by === 'plan' ? `Plan at ${cut.level_mm ?? 0} mm` : 'Section'}
       data-drawing="cut"
+      data-mm={1 / k}
       data-near={target ? target.joint : undefined}
     >
       {cut.lines.map((line, i) => (

@@ -73,6 +73,7 @@ export function Elevation({ derived, block, thread, chosen = null, choose, calle
       role="group"
       aria-label={`The sides of ${block}, unrolled`}
       data-drawing="elevation"
+      data-mm={1 / k}
       data-block={block}
     >
       {laidOut.map(({ side, left }) => {

@@ -42,6 +42,7 @@ export function Flats({ derived, block, thread, units }: Props) {
       role="group"
       aria-label={`What is level of ${block}, from above`}
       data-drawing="flats"
+      data-mm={1 / k}
       data-block={block}
     >
       {flats.map((flat, i) => {

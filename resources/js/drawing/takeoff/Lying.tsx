@@ -96,6 +96,7 @@ export function Lying({
       role="group"
       aria-label={`${face.name}, as it is laid`}
       data-drawing="lying"
+      data-mm={1 / k}
       data-part={face.part}
       data-layer={layout?.layer}
       onPointerMove={drag}

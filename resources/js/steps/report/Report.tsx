@@ -8,12 +8,10 @@ import { Frame } from '../../ui/Frame';
 import { useSend } from '../../ui/useSend';
 
 const WHAT = [
-  'the brief, with its climate',
-  'each assembly: section, figures, the year, its findings',
-  'each sequence: drawing, cut list, steps with their cautions',
-  'the site record: checks, readings, faults, photographs',
-  'all findings with their sources',
-  'cautions',
+  'title, scope, limits, contents; what has changed since it was last issued',
+  'a chapter for each step of the work, its sheets numbered, drawings at a stated scale',
+  'registers of what is hidden, with photographs, and of seals, with what their failure wets',
+  'all findings with their sources, those that were accepted, and cautions',
 ];
 
 export default function Report() {
@@ -24,9 +22,10 @@ export default function Report() {
   const documents = useDocuments();
   const revisions = useRevisions(project);
   const [why, setWhy] = useState<string | null>(null);
+  const [paper, setPaper] = useState('letter');
   const print = async () => {
     try {
-      await post(address('/api/projects/{project}/reports', { project }));
+      await post(address('/api/projects/{project}/reports', { project }), { paper });
       setWhy(null);
     } catch (error) {
       setWhy(error instanceof Error ? error.message : 'The server does not answer.');
@@ -79,7 +78,14 @@ export default function Report() {
         </ul>
         <button className="act" onClick={() => void print()} disabled={!assessment.data}>
           Print the report
-        </button>
+        </button>{' '}
+        <label>
+          on{' '}
+          <select value={paper} onChange={(e) => setPaper(e.target.value)}>
+            <option value="letter">letter</option>
+            <option value="a4">A4</option>
+          </select>
+        </label>
         {why && (
           <p role="alert" className="mt-2 text-fail">
             {why}
