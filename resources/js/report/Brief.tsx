@@ -5,8 +5,8 @@ import type { Sheet } from './sheet';
 export function Brief({ sheet: { file, assessment, units } }: { sheet: Sheet }) {
   if (!file.climate) return null;
   return (
-    <section className="together mt-4">
-      <h3 className="text-[12pt] font-bold">Brief: {file.climate.name}</h3>
+    <section>
+      <h2 className="mb-1 text-[14pt] font-bold">Climate: {file.climate.name}</h2>
       <YearChart climate={file.climate} months={assessment.climate?.months} units={units} />
     </section>
   );
