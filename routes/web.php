@@ -64,6 +64,7 @@ Route::middleware(['auth', 'auth.session', OneGeneration::class, 'throttle:api']
         Route::get('climates', [ClimateController::class, 'index']);
         Route::get('examples', [AssemblyController::class, 'examples']);
         Route::get('schools', [SequenceController::class, 'schools']);
+        Route::get('procedures', [TestController::class, 'procedures']);
         Route::get('generators', [SequenceController::class, 'generators']);
         Route::get('projects', [ProjectController::class, 'index']);
         Route::post('projects', [ProjectController::class, 'store'])->can('create', Project::class);
@@ -100,6 +101,7 @@ Route::middleware(['auth', 'auth.session', OneGeneration::class, 'throttle:api']
                 Route::get('others', [SequenceController::class, 'others'])->middleware('budget:60');
                 Route::get('plan/proposed', [PlanController::class, 'proposed'])->middleware('budget:60');
                 Route::get('plan/forecast', [PlanController::class, 'forecast'])->middleware('budget:60');
+                Route::get('tests/read', [TestController::class, 'read']);
                 Route::get('tests/run', [TestController::class, 'run'])->middleware('budget:60');
                 Route::get('plan.ics', [PlanController::class, 'calendar']);
                 Route::get('plan.csv', [PlanController::class, 'csv']);

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Station\Fan;
+use App\Station\Gauge;
 use App\Station\SimulatedFan;
+use App\Station\SimulatedGauge;
 use App\Station\SimulatedStation;
 use App\Station\WeatherStation;
 use Apron\Json\CoreData;
@@ -27,6 +29,7 @@ class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Sections::class, Sections::usual(...));
         // No real station is connected: one that is implements the same interface and is bound here.
         $this->app->bind(WeatherStation::class, SimulatedStation::class);
+        $this->app->bind(Gauge::class, fn (): Gauge => new SimulatedGauge(random_int(1, 1_000_000)));
         $this->app->bind(Fan::class, fn (): Fan => new SimulatedFan(random_int(1, 1_000_000)));
     }
 

@@ -36,3 +36,44 @@ it('finds the leak again that was put in, within its interval, 90 times of 100 a
     }
     expect($held)->toBeGreaterThanOrEqual(90);
 });
+
+it('reads the simulated gauges, marked, about what is true, with the defect among them', function () {
+    [$project, $consultant] = practice();
+    $this->actingAs($consultant);
+    $path = "/api/projects/$project->id/tests/read";
+    foreach (App\Station\GaugeKind::cases() as $kind) {
+        $read = $this->getJson("$path?gauge={$kind->value}&count=24")->assertOk()->json();
+        [$true, $noise, $defect] = App\Station\SimulatedGauge::truth($kind);
+        $near = fn (float $of): int => count(
+            array_filter($read['readings'], fn (float $v): bool => abs($v - $of) <= $noise + 0.05),
+        );
+        expect($read['simulated'])->toBeTrue()->and([$near($true), $near($defect)])->toBe([21, 3]);
+    }
+    $this->getJson("$path?gauge=colour&count=3")->assertStatus(422);
+    // A seed is had again.
+    $again = fn (): array => (new App\Station\SimulatedGauge(7))->read(App\Station\GaugeKind::Pins, 9);
+    expect($again())->toBe($again());
+});
+
+it('keeps a test of each kind, and says what it comes to', function () {
+    [$project, $consultant] = practice();
+    $this->actingAs($consultant);
+    $cases = json_decode((string) file_get_contents(base_path('tests/Core/FieldTest/cases.json')), true)['cases'];
+    foreach (['water-in', 'smoke-leaks', 'pull-lets-go', 'film-thick', 'pins-cold'] as $i => $case) {
+        $sheet = array_column($cases, 'sheet', 'id')[$case];
+        $this->putJson("/api/projects/$project->id/documents/test/k$i", [
+            'revision' => 0,
+            'content' => ['id' => "k$i"] + $sheet,
+        ])->assertSuccessful();
+    }
+    $told = $this->getJson("/api/projects/$project->id/assessment")->assertOk()->json('tests');
+    expect(array_column($told, 'verdict', 'kind'))->toMatchArray([
+        'water' => 'fail',
+        'smoke' => 'fail',
+        'adhesion' => 'fail',
+        'film' => 'pass',
+        'moisture' => 'fail',
+    ]);
+    $cards = array_column($this->getJson('/api/procedures')->assertOk()->json(), 'cards', 'kind');
+    expect(array_keys($cards))->toBe(array_column(Apron\FieldTest\TestKind::cases(), 'value'));
+});

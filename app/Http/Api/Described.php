@@ -20,6 +20,8 @@ final class Described
         'page' => ['type' => 'integer'],
         'month' => ['type' => 'integer', 'minimum' => 1, 'maximum' => 12],
         'start' => ['type' => 'string', 'format' => 'date'],
+        'gauge' => ['type' => 'string', 'enum' => ['pins', 'film', 'thermometer']],
+        'count' => ['type' => 'integer', 'minimum' => 1, 'maximum' => 200],
         'with' => ['type' => 'string'],
         'before' => ['type' => 'string', 'format' => 'date-time'],
         'by' => ['type' => 'string', 'enum' => ['part']],

@@ -76,12 +76,12 @@ final readonly class FanAssessment implements Assessed
         $this->wrong = array_keys(array_filter($wrong));
     }
 
-    public function verdict(): FanVerdict
+    public function verdict(): TestVerdict
     {
         return match (true) {
-            $this->wrong !== [] => FanVerdict::NotValid,
-            $this->missed() !== [] => FanVerdict::Fail,
-            default => FanVerdict::Pass,
+            $this->wrong !== [] => TestVerdict::NotValid,
+            $this->missed() !== [] => TestVerdict::Fail,
+            default => TestVerdict::Pass,
         };
     }
 
@@ -154,8 +154,8 @@ final readonly class FanAssessment implements Assessed
         foreach ($this->missed() as $name => [$found, $target]) {
             // What was made up tells nothing of the building.
             $findings[] = $this->finding(
-                $sheet->isSimulated ? 'test.simulated-missed' : 'test.missed',
-                $sheet->isSimulated ? Severity::Note : Severity::Fail,
+                $sheet->head->isSimulated ? 'test.simulated-missed' : 'test.missed',
+                $sheet->head->isSimulated ? Severity::Note : Severity::Fail,
                 ['figure' => $name, 'found' => round($found, 3), 'target' => $target],
                 $name,
             );
@@ -173,8 +173,8 @@ final readonly class FanAssessment implements Assessed
         return new Finding(
             $code,
             $severity,
-            "tests/{$this->sheet->id}",
-            ['test' => $this->sheet->title] + $figures,
+            "tests/{$this->sheet->head->id}",
+            ['test' => $this->sheet->head->title] + $figures,
             Source::of(SourceKind::FromMemory, $this->sheet->convention->name()),
             $of,
         );
@@ -186,7 +186,8 @@ final readonly class FanAssessment implements Assessed
         $figures = $this->figures();
 
         return [
-            'id' => $this->sheet->id,
+            'id' => $this->sheet->head->id,
+            'kind' => $this->sheet->head->kind->value,
             'verdict' => $this->verdict()->value,
             'n' => $test?->exponent,
             'c_m3_h_pan' => $test === null ? null : $test->coefficient * 3600,
@@ -203,7 +204,7 @@ final readonly class FanAssessment implements Assessed
                 ? null
                 : array_map(fn (float $flow): float => $flow * 3600, $test->interval(50.0)),
             'why' => $this->wrong,
-            'simulated' => $this->sheet->isSimulated,
+            'simulated' => $this->sheet->head->isSimulated,
         ];
     }
 }

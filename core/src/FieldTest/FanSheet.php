@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Apron\FieldTest;
 
+use Apron\Json\Written;
+
 /** A fan pressurisation test as somebody wrote it down. */
-final readonly class FanSheet
+final readonly class FanSheet extends TestSheet
 {
     /**
      * @param  list<array{pressure: float, flow: float, weight?: float}>  $points  Pa as read, m³/h at the fan
@@ -15,8 +17,7 @@ final readonly class FanSheet
      * @param  list<Leak>  $leaks  found with smoke or by infrared while the fan ran
      */
     public function __construct(
-        public string $id,
-        public string $title,
+        TestHead $head,
         public FanConvention $convention,
         public array $points,
         public array $before,
@@ -34,12 +35,9 @@ final readonly class FanSheet
         /** m² */
         public ?float $envelope = null,
         public array $targets = [],
-        public bool $isSimulated = false,
-        public ?string $date = null,
-        /** before the insulation covers the air layer, or at the end; null where nobody has said */
-        public ?Stage $stage = null,
         public array $leaks = [],
     ) {
+        parent::__construct($head);
     }
 
     /**
@@ -52,8 +50,7 @@ final readonly class FanSheet
     public function filled(?float $volume, ?float $envelope, array $targets): self
     {
         return new self(
-            $this->id,
-            $this->title,
+            $this->head,
             $this->convention,
             $this->points,
             $this->before,
@@ -66,11 +63,32 @@ final readonly class FanSheet
             $this->volume ?? $volume,
             $this->envelope ?? $envelope,
             $this->targets === [] ? $targets : $this->targets,
-            $this->isSimulated,
-            $this->date,
-            $this->stage,
             $this->leaks,
         );
+    }
+
+    public function write(): array
+    {
+        return [
+            'convention' => $this->convention->value,
+            'points' => array_map(
+                fn (array $point): array => ['pressure_pa' => $point['pressure'], 'flow_m3_h' => $point['flow']] +
+                    (isset($point['weight']) ? ['weight' => $point['weight']] : []),
+                $this->points,
+            ),
+        ] + Written::without([
+            'zero_flow_before_pa' => $this->before,
+            'zero_flow_after_pa' => $this->after,
+            'indoor_c' => $this->indoors,
+            'outdoor_c' => $this->outdoors,
+            'barometer_pa' => $this->barometer,
+            'indoor_rh_pct' => $this->indoorHumidity,
+            'outdoor_rh_pct' => $this->outdoorHumidity,
+            'volume_m3' => $this->volume,
+            'envelope_m2' => $this->envelope,
+            'target' => $this->targets,
+            'leaks' => array_map(fn (Leak $leak): array => $leak->write(), $this->leaks),
+        ]);
     }
 
     /** @return array{float|null, float|null} mean zero-flow pressure before and after, Pa */

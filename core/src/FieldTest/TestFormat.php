@@ -6,7 +6,6 @@ namespace Apron\FieldTest;
 
 use Apron\Json\FileRefused;
 use Apron\Json\Node;
-use Apron\Json\Written;
 
 /** A test in the field as `apron-project/1` writes it. A test that is none is read, and judged not valid. */
 final class TestFormat
@@ -18,23 +17,34 @@ final class TestFormat
     private const TARGETS = ['n50_1_h', 'q50_m3_h_m2', 'q75_l_s_m2'];
 
     /** @throws FileRefused */
-    public static function read(Node $node): FanSheet
+    public static function read(Node $node): TestSheet
+    {
+        $head = TestHead::read($node);
+
+        return match ($head->kind) {
+            TestKind::Fan => self::fan($node, $head),
+            TestKind::Water => WaterTest::read($node, $head),
+            TestKind::Smoke => SmokeTest::read($node, $head),
+            TestKind::Adhesion => AdhesionTest::read($node, $head),
+            TestKind::Film => FilmTest::read($node, $head),
+            TestKind::Moisture => MoistureTest::read($node, $head),
+        };
+    }
+
+    private static function fan(Node $node, TestHead $head): FanSheet
     {
         $node->object(
             [
-                'id', 'kind', 'title', 'date', 'stage', 'convention', 'points', 'zero_flow_before_pa',
-                'zero_flow_after_pa', 'indoor_c', 'outdoor_c', 'barometer_pa', 'indoor_rh_pct', 'outdoor_rh_pct',
-                'volume_m3', 'envelope_m2', 'target', 'simulated', 'leaks',
+                ...TestHead::KEYS, 'convention', 'points', 'zero_flow_before_pa', 'zero_flow_after_pa', 'indoor_c',
+                'outdoor_c', 'barometer_pa', 'indoor_rh_pct', 'outdoor_rh_pct', 'volume_m3', 'envelope_m2', 'target',
+                'leaks',
             ],
             ['id', 'kind', 'points', 'indoor_c', 'outdoor_c'],
         );
-        $node->get('kind')->word(['fan']);
-        $id = $node->get('id')->id();
         $percent = fn (string $key): ?float => $node->optional($key)?->between(0.0, 100.0, '%');
 
         return new FanSheet(
-            id: $id,
-            title: $node->optional('title')?->text() ?? $id,
+            head: $head,
             convention: FanConvention::from(
                 $node->optional('convention')?->word(array_column(FanConvention::cases(), 'value'))
                     ?? FanConvention::Iso9972->value,
@@ -50,12 +60,7 @@ final class TestFormat
             volume: $node->optional('volume_m3')?->positive(1e7, 'm³', 0.1),
             envelope: $node->optional('envelope_m2')?->positive(1e7, 'm²', 0.1),
             targets: self::targets($node->optional('target')),
-            isSimulated: $node->optional('simulated')?->boolean() ?? false,
-            date: $node->optional('date')?->text(10),
-            stage: $node->optional('stage') === null ? null : Stage::from(
-                $node->get('stage')->word(array_column(Stage::cases(), 'value')),
-            ),
-            leaks: array_map(self::leak(...), $node->optional('leaks')?->listOf(self::MOST_POINTS)->items() ?? []),
+            leaks: array_map(Leak::read(...), $node->optional('leaks')?->listOf(self::MOST_POINTS)->items() ?? []),
         );
     }
 
@@ -95,44 +100,9 @@ final class TestFormat
         return $targets;
     }
 
-    private static function leak(Node $row): Leak
-    {
-        $row->object(['words', 'joint'], ['words']);
-
-        return new Leak($row->get('words')->text(500), $row->optional('joint')?->text(400));
-    }
-
     /** @return array<string, mixed> */
-    public static function write(FanSheet $sheet): array
+    public static function write(TestSheet $sheet): array
     {
-        return ['id' => $sheet->id, 'kind' => 'fan'] + Written::without([
-            'title' => $sheet->title === $sheet->id ? null : $sheet->title,
-            'date' => $sheet->date,
-            'stage' => $sheet->stage?->value,
-            'convention' => $sheet->convention->value,
-        ]) + [
-            'points' => array_map(
-                fn (array $point): array => ['pressure_pa' => $point['pressure'], 'flow_m3_h' => $point['flow']] +
-                    (isset($point['weight']) ? ['weight' => $point['weight']] : []),
-                $sheet->points,
-            ),
-        ] + Written::without([
-            'zero_flow_before_pa' => $sheet->before,
-            'zero_flow_after_pa' => $sheet->after,
-            'indoor_c' => $sheet->indoors,
-            'outdoor_c' => $sheet->outdoors,
-            'barometer_pa' => $sheet->barometer,
-            'indoor_rh_pct' => $sheet->indoorHumidity,
-            'outdoor_rh_pct' => $sheet->outdoorHumidity,
-            'volume_m3' => $sheet->volume,
-            'envelope_m2' => $sheet->envelope,
-            'target' => $sheet->targets,
-            'simulated' => $sheet->isSimulated ? true : null,
-            'leaks' => array_map(
-                fn (Leak $leak): array => ['words' => $leak->words] +
-                    ($leak->joint === null ? [] : ['joint' => $leak->joint]),
-                $sheet->leaks,
-            ),
-        ]);
+        return $sheet->head->write() + $sheet->write();
     }
 }

@@ -27,8 +27,8 @@ final class Seals
 {
     /**
      * @return list<Seal> in the order they are made; `outcome` the worst of the detail as it is and `lines` how many
-     *   edges must fail before harm, null where no failure does any; both with that seal gone; `wets` the piece or facet
-     *   that is wet then and is not otherwise
+     *   edges must fail before harm, null where no failure does any; both with that seal gone; `wets` the piece or
+     *   facet that is wet then and is not otherwise
      */
     public static function of(Detail $detail, School $school = new School): array
     {

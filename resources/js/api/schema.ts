@@ -1028,6 +1028,39 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{project}/tests/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Readings of the gauge there is: a simulated one, and marked so; not stored. */
+        get: operations["gaugeRead"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/procedures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["procedures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1913,8 +1946,8 @@ export interface components {
             /** @description the order as it was last sent out */
             ordered?: components["schemas"]["OrderLine"][];
         };
-        /** @description a test in the field: fan pressurisation */
-        FieldTest: {
+        /** @description fan pressurisation */
+        FanTest: {
             id: string;
             /** @enum {string} */
             kind: "fan";
@@ -1922,6 +1955,15 @@ export interface components {
             date?: string;
             /** @enum {string} */
             stage?: "before-cover" | "at-end";
+            /** @description made up: it tells nothing of the building */
+            simulated?: boolean;
+            /** @description who read it */
+            by_person?: string;
+            instrument?: string;
+            /** @description the day on which the instrument was last calibrated */
+            calibrated?: string;
+            /** @description the opening, joint or part that it is of */
+            place?: string;
             /** @enum {string} */
             convention?: "iso-9972" | "astm-e779";
             points: {
@@ -1945,14 +1987,171 @@ export interface components {
                 q50_m3_h_m2?: number;
                 q75_l_s_m2?: number;
             };
-            /** @description readings of the simulated fan: marked wherever they are shown */
-            simulated?: boolean;
             leaks?: {
                 words: string;
                 /** @description a joint or a part of the building */
                 joint?: string;
             }[];
         };
+        /** @description water on a window or a joint before its trim */
+        WaterTest: {
+            id: string;
+            /** @enum {string} */
+            kind: "water";
+            title?: string;
+            date?: string;
+            /** @enum {string} */
+            stage?: "before-cover" | "at-end";
+            /** @description made up: it tells nothing of the building */
+            simulated?: boolean;
+            /** @description who read it */
+            by_person?: string;
+            instrument?: string;
+            /** @description the day on which the instrument was last calibrated */
+            calibrated?: string;
+            /** @description the opening, joint or part that it is of */
+            place?: string;
+            /** @enum {string} */
+            by: "spray" | "nozzle";
+            runs: {
+                where: string;
+                minutes: number;
+                length_m?: number;
+                /** @description over the sill; runs go up */
+                up_mm?: number;
+                /** @description what lies above is masked */
+                masked?: boolean;
+                seen?: {
+                    after_min: number;
+                    words: string;
+                    facet?: string;
+                };
+            }[];
+            area_m2?: number;
+            flow_l_min?: number;
+            pressure_pa?: number;
+            grid_mm?: number;
+            nozzle_kpa?: number;
+            distance_mm?: number;
+            /** @description a sash that opens: no place for a hose */
+            opens?: boolean;
+        };
+        /** @description leaks looked for with smoke or by infrared under pressure */
+        SmokeTest: {
+            id: string;
+            /** @enum {string} */
+            kind: "smoke";
+            title?: string;
+            date?: string;
+            /** @enum {string} */
+            stage?: "before-cover" | "at-end";
+            /** @description made up: it tells nothing of the building */
+            simulated?: boolean;
+            /** @description who read it */
+            by_person?: string;
+            instrument?: string;
+            /** @description the day on which the instrument was last calibrated */
+            calibrated?: string;
+            /** @description the opening, joint or part that it is of */
+            place?: string;
+            /** @enum {string} */
+            by: "smoke" | "infrared";
+            pressure_pa: number;
+            looked_at?: string[];
+            leaks?: {
+                words: string;
+                /** @description a joint or a part of the building */
+                joint?: string;
+            }[];
+            indoor_c?: number;
+            outdoor_c?: number;
+        };
+        /** @description pulls: of a dolly, of a strip by hand, of the tail of a sealant */
+        PullTest: {
+            id: string;
+            /** @enum {string} */
+            kind: "adhesion";
+            title?: string;
+            date?: string;
+            /** @enum {string} */
+            stage?: "before-cover" | "at-end";
+            /** @description made up: it tells nothing of the building */
+            simulated?: boolean;
+            /** @description who read it */
+            by_person?: string;
+            instrument?: string;
+            /** @description the day on which the instrument was last calibrated */
+            calibrated?: string;
+            /** @description the opening, joint or part that it is of */
+            place?: string;
+            /** @enum {string} */
+            by: "pull-off" | "peel" | "tail";
+            dolly_mm?: number;
+            least_mpa?: number;
+            width_mm?: number;
+            least_n_mm?: number;
+            gauge_mm?: number;
+            least_pct?: number;
+            readings: {
+                force_n?: number;
+                pulled_mm?: number;
+                /** @enum {string} */
+                mode: "substrate" | "cohesive" | "adhesive" | "glue";
+            }[];
+        };
+        /** @description a dry film read in spots */
+        FilmTest: {
+            id: string;
+            /** @enum {string} */
+            kind: "film";
+            title?: string;
+            date?: string;
+            /** @enum {string} */
+            stage?: "before-cover" | "at-end";
+            /** @description made up: it tells nothing of the building */
+            simulated?: boolean;
+            /** @description who read it */
+            by_person?: string;
+            instrument?: string;
+            /** @description the day on which the instrument was last calibrated */
+            calibrated?: string;
+            /** @description the opening, joint or part that it is of */
+            place?: string;
+            least_um: number;
+            area_m2: number;
+            spots: number[][];
+            used_l?: number;
+            solids_pct?: number;
+        };
+        /** @description moisture by pins before cover */
+        MoistureTest: {
+            id: string;
+            /** @enum {string} */
+            kind: "moisture";
+            title?: string;
+            date?: string;
+            /** @enum {string} */
+            stage?: "before-cover" | "at-end";
+            /** @description made up: it tells nothing of the building */
+            simulated?: boolean;
+            /** @description who read it */
+            by_person?: string;
+            instrument?: string;
+            /** @description the day on which the instrument was last calibrated */
+            calibrated?: string;
+            /** @description the opening, joint or part that it is of */
+            place?: string;
+            /** @enum {string} */
+            of: "lumber" | "sheathing" | "timber" | "gypsum" | "masonry" | "concrete";
+            wood_c: number;
+            most_pct?: number;
+            /** @description %, as the meter shows them */
+            readings: number[];
+            species?: string;
+            species_add_pct?: number;
+        };
+        /** @description a test in the field */
+        FieldTest: components["schemas"]["FanTest"] | components["schemas"]["WaterTest"] | components["schemas"]["SmokeTest"] | components["schemas"]["PullTest"] | components["schemas"]["FilmTest"] | components["schemas"]["MoistureTest"];
         /** Apron project file, version 1 */
         ProjectFile: {
             /** @constant */
@@ -2796,8 +2995,10 @@ export interface components {
                 }[];
             };
             /** @description tests in the field, reckoned */
-            tests?: {
+            tests?: ({
                 id: string;
+                /** @enum {string} */
+                kind: "fan";
                 /** @enum {string} */
                 verdict: "pass" | "fail" | "not valid";
                 n: number | null;
@@ -2812,7 +3013,79 @@ export interface components {
                 q50_95_m3_h: number[] | null;
                 why: ("offset" | "points" | "signs" | "readings" | "exponent" | "r2")[];
                 simulated: boolean;
-            }[];
+            } | {
+                id: string;
+                /** @enum {string} */
+                kind: "water";
+                /** @enum {string} */
+                verdict: "pass" | "fail" | "not valid";
+                /** @description why it is no test */
+                why: string[];
+                simulated: boolean;
+                rate_l_min_m2: number | null;
+                minutes: number;
+                litres: number | null;
+                first_min: number | null;
+                /** @description what the rain trace says of each facet of its place */
+                expected: {
+                    [key: string]: string;
+                } | null;
+            } | {
+                id: string;
+                /** @enum {string} */
+                kind: "smoke";
+                /** @enum {string} */
+                verdict: "pass" | "fail" | "not valid";
+                /** @description why it is no test */
+                why: string[];
+                simulated: boolean;
+                leaks: number;
+                looked_at: number;
+            } | {
+                id: string;
+                /** @enum {string} */
+                kind: "adhesion";
+                /** @enum {string} */
+                verdict: "pass" | "fail" | "not valid";
+                /** @description why it is no test */
+                why: string[];
+                simulated: boolean;
+                values: number[];
+                count: number;
+                least: number | null;
+                mean: number | null;
+                out: number | null;
+            } | {
+                id: string;
+                /** @enum {string} */
+                kind: "film";
+                /** @enum {string} */
+                verdict: "pass" | "fail" | "not valid";
+                /** @description why it is no test */
+                why: string[];
+                simulated: boolean;
+                values: number[];
+                spots: number;
+                least: number | null;
+                mean: number | null;
+                by_use_um: number | null;
+            } | {
+                id: string;
+                /** @enum {string} */
+                kind: "moisture";
+                /** @enum {string} */
+                verdict: "pass" | "fail" | "not valid";
+                /** @description why it is no test */
+                why: string[];
+                simulated: boolean;
+                values: number[];
+                count: number;
+                least: number | null;
+                mean: number | null;
+                most: number | null;
+                /** @description readings outside of what pins are good for */
+                unsure: number;
+            })[];
         };
         Document: {
             kind: string;
@@ -3496,6 +3769,21 @@ export interface components {
             outcome: string;
             without: string;
             wets: string | null;
+        };
+        GaugeRead: {
+            readings: number[];
+            instrument: string;
+            simulated: boolean;
+        };
+        Procedure: {
+            kind: string;
+            title: string;
+            method: string;
+            cards: {
+                title: string;
+                how: string;
+                caution?: string;
+            }[];
         };
         BriefContent: {
             project: components["schemas"]["ProjectHead"];
@@ -5506,6 +5794,51 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FanRun"];
+                };
+            };
+        };
+    };
+    gaugeRead: {
+        parameters: {
+            query?: {
+                gauge?: "pins" | "film" | "thermometer";
+                count?: number;
+            };
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description so many readings */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GaugeRead"];
+                };
+            };
+        };
+    };
+    procedures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description how each kind of test is made, as cards */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Procedure"][];
                 };
             };
         };

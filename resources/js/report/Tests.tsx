@@ -1,5 +1,6 @@
 import { FanPlot } from '../drawing/test/FanPlot';
-import { STAGES, VERDICTS, worth } from '../test/words';
+import { Dots } from '../drawing/test/Dots';
+import { askedOf, linesOf, STAGES, unitOf, VERDICTS } from '../test/words';
 import type { Sheet } from './sheet';
 
 /** Tests in the field: readings, line, figures with their doubt; what was simulated is marked. */
@@ -20,24 +21,49 @@ export function Tests({ sheet }: { sheet: Sheet }) {
               {test.stage ? `, ${STAGES[test.stage]}` : ''}
               {test.simulated ? ' · simulated, tells nothing of the building' : ''}
             </h3>
-            <FanPlot {...{ test, derived }} />
+            {test.kind === 'fan' ? (
+              <FanPlot test={test} derived={derived?.kind === 'fan' ? derived : undefined} />
+            ) : (
+              <Dots
+                values={derived && 'values' in derived ? derived.values : []}
+                unit={unitOf(test)}
+                {...askedOf(test)}
+              />
+            )}
             {derived && (
               <p>
-                {VERDICTS[derived.verdict].words}. n {worth(derived.n, 3, '')}, r² {worth(derived.r2, 4, '')}; at 50 Pa{' '}
-                {worth(derived.q50_m3_h, 0, 'm³/h')}
-                {derived.q50_95_m3_h
-                  ? ` (${derived.q50_95_m3_h.map((q) => q.toFixed(0)).join(' to ')} in 95 of 100)`
-                  : ''}
-                , {worth(derived.n50_1_h, 2, '1/h')}, {worth(derived.q50_m3_h_m2, 2, 'm³/(h·m²)')}; at 75 Pa{' '}
-                {worth(derived.q75_l_s_m2, 2, 'L/(s·m²)')}.
+                <b>{VERDICTS[derived.verdict].words}.</b>{' '}
+                {linesOf(test, derived)
+                  .map(([words, value]) => `${words} ${value}`)
+                  .join('; ')}
+                .
               </p>
             )}
-            {(test.leaks ?? []).map((leak, i) => (
+            {('leaks' in test ? (test.leaks ?? []) : []).map((leak, i) => (
               <p key={i}>
                 leak: {leak.words}
                 {leak.joint === undefined ? '' : `, ${leak.joint}`}
               </p>
             ))}
+            {test.kind === 'water' &&
+              test.runs.map((run, i) => (
+                <p key={i}>
+                  {run.where}: {run.minutes} min
+                  {run.seen ? `, water after ${run.seen.after_min} min: ${run.seen.words}` : ', dry'}
+                </p>
+              ))}
+            {(test.by_person ?? test.instrument ?? test.place) !== undefined && (
+              <p className="text-faint">
+                {[
+                  test.place,
+                  test.by_person,
+                  test.instrument,
+                  test.calibrated === undefined ? undefined : `calibrated ${test.calibrated}`,
+                ]
+                  .filter((said) => said !== undefined)
+                  .join(', ')}
+              </p>
+            )}
           </div>
         );
       })}

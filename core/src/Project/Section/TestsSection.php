@@ -5,19 +5,25 @@ declare(strict_types=1);
 namespace Apron\Project\Section;
 
 use Apron\Building\Envelope;
+use Apron\Detail\Detail;
 use Apron\FieldTest\FanAssessment;
 use Apron\FieldTest\FanSheet;
 use Apron\FieldTest\TestFormat;
+use Apron\FieldTest\TestSheet;
+use Apron\FieldTest\WaterTest;
 use Apron\Json\Node;
 use Apron\Project\ListSection;
 use Apron\Project\Project;
 use Apron\Project\Reading;
 use Apron\Rules\Assessed;
+use Apron\Trace\DetailAssessment;
+use Apron\Trace\Outcome;
+use Apron\Trace\School;
 
 /**
  * Tests in the field.
  *
- * @extends ListSection<FanSheet>
+ * @extends ListSection<TestSheet>
  */
 final class TestsSection extends ListSection
 {
@@ -41,7 +47,7 @@ final class TestsSection extends ListSection
         return 'FieldTest';
     }
 
-    protected function readRow(Node $node, Reading $reading): FanSheet
+    protected function readRow(Node $node, Reading $reading): TestSheet
     {
         return TestFormat::read($node);
     }
@@ -53,6 +59,14 @@ final class TestsSection extends ListSection
 
     protected function assess(Project $project, object $row): Assessed
     {
+        if ($row instanceof WaterTest) {
+            $detail = self::detail($project, $row->head->place);
+
+            return $detail === null ? $row : $row->beside(self::expected($project, $detail));
+        }
+        if (! $row instanceof FanSheet) {
+            return $row instanceof Assessed ? $row : throw new \LogicException('a test that says nothing');
+        }
         $target = $project->brief->airTarget;
         $targets = $target === null ? [] : [$target->unit->value => $target->value];
         $building = $row->volume === null || $row->envelope === null ? $project->of(BuildingSection::class) : null;
@@ -63,14 +77,44 @@ final class TestsSection extends ListSection
         return new FanAssessment($row->filled($envelope?->volume, $envelope?->area(), $targets));
     }
 
+    private static function detail(Project $project, ?string $id): ?Detail
+    {
+        foreach ($project->details as $detail) {
+            if ($detail->id === $id) {
+                return $detail;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<string, string> the worst that the rain trace expects, by facet */
+    private static function expected(Project $project, Detail $detail): array
+    {
+        $expected = [];
+        foreach ((new DetailAssessment($detail, School::of($project->brief->schools)))->strips as $strip) {
+            $facet = $strip->told()->worstAt()[0];
+            $worst = ($expected[$facet] ?? Outcome::Shed)->worse($strip->outcome);
+            $expected[$facet] = $worst;
+        }
+
+        return array_map(fn (Outcome $outcome): string => $outcome->told(), $expected);
+    }
+
     public function standsOn(\stdClass $content): array
     {
-        return isset($content->volume_m3, $content->envelope_m2) ? [] : [(new BuildingSection)->kind()];
+        if (($content->kind ?? '') === 'water') {
+            return isset($content->place) && is_string($content->place) ? [$content->place] : [];
+        }
+
+        $isFan = ($content->kind ?? '') === 'fan';
+
+        return $isFan && ! isset($content->volume_m3, $content->envelope_m2) ? [(new BuildingSection)->kind()] : [];
     }
 
     protected function title(object $row): string
     {
-        return $row->title;
+        return $row->head->title;
     }
 
     public function rows(Project $project): array

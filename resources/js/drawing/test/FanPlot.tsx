@@ -1,10 +1,10 @@
 import { useRef } from 'react';
-import type { DerivedTest, FieldTest } from '../../api/types';
+import type { DerivedFan, FanTest } from '../../api/types';
 import { useDrawnWidth } from '../useDrawnWidth';
 
 interface Props {
-  test: FieldTest;
-  derived: DerivedTest | undefined;
+  test: FanTest;
+  derived: DerivedFan | undefined;
 }
 
 const EDGE = { left: 56, right: 16, top: 14, foot: 38 };

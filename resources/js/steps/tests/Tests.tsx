@@ -2,12 +2,13 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { get, wordsOf } from '../../api/client';
 import { createDocument } from '../../api/documents';
-import { useDocuments, useProjectId } from '../../api/hooks';
+import { useAssessment, useDocuments, useProjectId } from '../../api/hooks';
 import { useLive } from '../../api/live';
 import { address } from '../../api/paths';
-import type { Doc, FieldTest } from '../../api/types';
+import type { DerivedTest, Doc, FieldTest, TestKind } from '../../api/types';
+import { Dots } from '../../drawing/test/Dots';
 import { FanPlot } from '../../drawing/test/FanPlot';
-import { STAGES, VERDICTS, worth } from '../../test/words';
+import { askedOf, bothWays, linesOf, STAGES, TEST_KINDS, unitOf, VERDICTS, worth } from '../../test/words';
 import { FindingList } from '../../ui/FindingList';
 import { Frame } from '../../ui/Frame';
 import { freeId } from '../../ui/freeId';
@@ -17,36 +18,45 @@ import { SaveState } from '../../ui/SaveState';
 import { SeverityMark, severityColour } from '../../ui/severity';
 import { useUnits } from '../../ui/units';
 import { useDraft } from '../../ui/useDraft';
-import { TestForm } from './TestForm';
+import { Cards } from './Cards';
+import { FanForm } from './FanForm';
+import { HeadFields, KindForm } from './KindForm';
+import { FORMS } from './kinds';
 
 const SHEET = '9 Tests';
 
-/** Fan tests: readings as they are written down, what they come to, and whether they are a test at all. */
+const KINDS = Object.keys(TEST_KINDS) as TestKind[];
+
+/** What there is a simulated instrument for, and what it reads. */
+const GAUGES: Partial<Record<TestKind, 'pins' | 'film'>> = { moisture: 'pins', film: 'film' };
+
+/** Tests in the field: readings as they are written down, what they come to, and whether they are a test at all. */
 export default function Tests() {
   const project = useProjectId();
   const documents = useDocuments().data;
   const [chosen, setChosen] = useState<string | null>(null);
+  const [kind, setKind] = useState<TestKind>('fan');
   const tests = documents?.tests ?? [];
   const mayEdit = documents?.may_edit ?? false;
   const begin = useMutation({
     mutationFn: async (simulated: boolean) => {
-      const run = simulated ? await get(address('/api/projects/{project}/tests/run', { project })) : { points: [] };
+      const read = simulated ? await simulatedRun(project, kind) : {};
       return createDocument(
         project,
         tests.map((t) => t.key),
-        (ids) => freeId(ids, 'f'),
+        (ids) => freeId(ids, kind === 'fan' ? 'f' : 't'),
         (id) =>
           Promise.resolve({
             kind: 'test',
             content: {
               id,
-              kind: 'fan',
-              title: simulated ? 'Simulated run' : 'Fan test',
+              kind,
+              title: `${simulated ? 'Simulated' : 'Test'}: ${TEST_KINDS[kind]}`,
               date: new Date().toISOString().slice(0, 10),
-              convention: 'iso-9972',
-              indoor_c: 20,
-              outdoor_c: 10,
-              ...run,
+              ...(kind === 'fan'
+                ? { convention: 'iso-9972', indoor_c: 20, outdoor_c: 10, points: [] }
+                : FORMS[kind].begun),
+              ...read,
             },
           }),
       );
@@ -54,14 +64,27 @@ export default function Tests() {
     onSuccess: setChosen,
   });
   const doc = tests.find((t) => t.key === chosen) ?? tests[0];
+  const canSimulate = kind === 'fan' || GAUGES[kind] !== undefined;
   const buttons = mayEdit && (
-    <p className="flex flex-wrap gap-2 py-2">
+    <p className="flex flex-wrap items-baseline gap-2 py-2">
+      <label className="text-[12px]">
+        a test of{' '}
+        <select value={kind} onChange={(e) => setKind(e.target.value as TestKind)} data-kind={kind}>
+          {KINDS.map((k) => (
+            <option key={k} value={k}>
+              {TEST_KINDS[k]}
+            </option>
+          ))}
+        </select>
+      </label>
       <button className="act" disabled={begin.isPending} onClick={() => begin.mutate(false)}>
-        new fan test <kbd>n</kbd>
+        new {kind === 'fan' ? 'fan ' : ''}test <kbd>n</kbd>
       </button>
-      <button className="act" disabled={begin.isPending} onClick={() => begin.mutate(true)}>
-        run the simulated fan
-      </button>
+      {canSimulate && (
+        <button className="act" disabled={begin.isPending} onClick={() => begin.mutate(true)}>
+          run the simulated {kind === 'fan' ? 'fan' : 'gauge'}
+        </button>
+      )}
       {begin.isError && (
         <span role="alert" className="text-fail">
           {wordsOf(begin.error)}
@@ -71,10 +94,14 @@ export default function Tests() {
   );
   useKeys({
     n: {
-      says: 'a new fan test',
+      says: 'a new test',
       act: () => {
         if (mayEdit && !begin.isPending) begin.mutate(false);
       },
+    },
+    m: {
+      says: 'of the next kind',
+      act: () => setKind(KINDS[(KINDS.indexOf(kind) + 1) % KINDS.length] ?? 'fan'),
     },
   });
   const list = tests.length > 0 && (
@@ -94,7 +121,7 @@ export default function Tests() {
   );
   const head = (
     <>
-      <h1 className="pb-1 text-[17px] font-bold">What the fan says</h1>
+      <h1 className="pb-1 text-[17px] font-bold">What tests say</h1>
       {list}
       {buttons}
     </>
@@ -104,7 +131,7 @@ export default function Tests() {
       <Frame sheet={SHEET} reckoning={null}>
         <div className="px-6 py-3 max-sm:px-4">
           {head}
-          {documents && <Procedure />}
+          {documents && <Cards kind={kind} open />}
         </div>
       </Frame>
     );
@@ -112,11 +139,24 @@ export default function Tests() {
   return <Test key={doc.key} {...{ doc, mayEdit, head }} />;
 }
 
+async function simulatedRun(project: string, kind: TestKind): Promise<Record<string, unknown>> {
+  if (kind === 'fan') return get(address('/api/projects/{project}/tests/run', { project }));
+  const gauge = GAUGES[kind] ?? 'pins';
+  const read = await get(
+    address('/api/projects/{project}/tests/read', { project }, { gauge, count: gauge === 'film' ? '15' : '12' }),
+  );
+  const { readings, instrument, simulated } = read;
+  const spots = Array.from({ length: readings.length / 3 }, (_, i) => readings.slice(3 * i, 3 * i + 3));
+  return { ...(gauge === 'film' ? { spots } : { readings }), instrument, simulated };
+}
+
 function Test({ doc, mayEdit, head }: { doc: Doc<FieldTest>; mayEdit: boolean; head: React.ReactNode }) {
   const project = useProjectId();
   const { units } = useUnits();
   const draft = useDraft(doc, mayEdit);
   const test = draft.content;
+  const documents = useDocuments().data;
+  const kept = useAssessment().data?.tests ?? [];
   const live = useLive({
     path: address('/api/projects/{project}/assess', { project }),
     body: { kind: 'test', content: test, units },
@@ -125,11 +165,19 @@ function Test({ doc, mayEdit, head }: { doc: Doc<FieldTest>; mayEdit: boolean; h
   const verdict = derived && VERDICTS[derived.verdict];
   useKeys({ undo: { shown: 'Ctrl+Z, Ctrl+Shift+Z', says: 'undo, redo', act: draft.undo }, redo: draft.redo });
   const row = (words: string, value: string) => (
-    <p className="flex justify-between gap-2 border-b border-hair py-[2px]">
+    <p key={words} className="flex justify-between gap-2 border-b border-hair py-[2px]">
       <span>{words}</span>
-      <span className="whitespace-nowrap">{value}</span>
+      <span className="text-right">{value}</span>
     </p>
   );
+  const both =
+    test.kind === 'fan' && derived
+      ? bothWays(
+          test,
+          (documents?.tests ?? []).map((t) => t.content),
+          [derived, ...kept.filter((t) => t.id !== test.id)],
+        )
+      : null;
   return (
     <Frame
       sheet={SHEET}
@@ -142,17 +190,15 @@ function Test({ doc, mayEdit, head }: { doc: Doc<FieldTest>; mayEdit: boolean; h
                 <SeverityMark severity={verdict.severity} /> {verdict.words}
               </p>
               {derived.simulated && <p className="font-bold">Simulated: it tells nothing of the building.</p>}
-              {row('exponent n', worth(derived.n, 3, ''))}
-              {row('r²', worth(derived.r2, 4, ''))}
-              {row('at 50 Pa', worth(derived.q50_m3_h, 0, 'm³/h'))}
-              {derived.q50_95_m3_h &&
-                row('in 95 of 100', derived.q50_95_m3_h.map((q) => q.toFixed(0)).join(' to ') + ' m³/h')}
-              {row('air changes at 50 Pa', worth(derived.n50_1_h, 2, '1/h'))}
-              {row('by area at 50 Pa', worth(derived.q50_m3_h_m2, 2, 'm³/(h·m²)'))}
-              {row('by area at 75 Pa', worth(derived.q75_l_s_m2, 2, 'L/(s·m²)'))}
-              {row(
-                'leakage area at 4 Pa',
-                worth(derived.leakage_area_4pa_m2 === null ? null : derived.leakage_area_4pa_m2 * 1e4, 0, 'cm²'),
+              {linesOf(test, derived).map(([words, value]) => row(words, value))}
+              {both && (
+                <div data-both={both.other.id} className="pt-2">
+                  <p className="font-bold">Mean of both ways, with {both.other.title ?? both.other.id}</p>
+                  {row('at 50 Pa', worth(both.means.q50_m3_h, 0, 'm³/h'))}
+                  {row('air changes at 50 Pa', worth(both.means.n50_1_h, 2, '1/h'))}
+                  {row('by area at 50 Pa', worth(both.means.q50_m3_h_m2, 2, 'm³/(h·m²)'))}
+                  {row('by area at 75 Pa', worth(both.means.q75_l_s_m2, 2, 'L/(s·m²)'))}
+                </div>
               )}
             </section>
           )}
@@ -163,32 +209,27 @@ function Test({ doc, mayEdit, head }: { doc: Doc<FieldTest>; mayEdit: boolean; h
     >
       <div className="px-6 py-3 max-sm:px-4">
         {head}
-        <FanPlot {...{ test, derived }} />
+        <Plot {...{ test, derived }} />
         {test.stage && <p className="text-[12px] text-faint">{STAGES[test.stage]}</p>}
-        {mayEdit && <TestForm {...{ test }} change={draft.change} />}
-        <Procedure />
+        {mayEdit && (
+          <>
+            <HeadFields test={test} change={draft.change} />
+            {test.kind === 'fan' ? (
+              <FanForm test={test} change={draft.change} />
+            ) : (
+              <KindForm test={test} change={draft.change} />
+            )}
+          </>
+        )}
+        <Cards kind={test.kind} />
       </div>
     </Frame>
   );
 }
 
-/** How it is done, in short; the standard itself rules. */
-function Procedure() {
-  return (
-    <details className="pt-3 text-[12px]">
-      <summary className="cursor-pointer">how it is done</summary>
-      <ol className="list-decimal pl-5">
-        <li>Before the insulation covers the air layer, while leaks can still be reached; and again at the end.</li>
-        <li>Inner doors open, outer ones shut; fires out, traps filled; close or seal what the standard says.</li>
-        <li>Fan covered: read the pressure with no flow for half a minute, with its sign. More than 5 Pa: wait.</li>
-        <li>At least five pressures from 10 to 60 Pa, in and out as two tests; both sides’ temperatures.</li>
-        <li>With smoke or infrared at 20 Pa: every leak by its joint, sealed, and the test again.</li>
-        <li>Fan covered: the pressure with no flow once more.</li>
-      </ol>
-      <p className="pt-1 text-faint">
-        After ISO 9972 and ASTM E779, from memory; the standard, its edition and who is accredited decide. Nothing here
-        is a certificate.
-      </p>
-    </details>
-  );
+/** What was read, drawn: the line of a fan, readings against what is asked of them. */
+function Plot({ test, derived }: { test: FieldTest; derived: DerivedTest | undefined }) {
+  if (test.kind === 'fan') return <FanPlot test={test} derived={derived?.kind === 'fan' ? derived : undefined} />;
+  const values = derived && 'values' in derived ? derived.values : [];
+  return <Dots values={values} unit={unitOf(test)} {...askedOf(test)} />;
 }

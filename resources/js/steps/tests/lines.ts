@@ -1,8 +1,8 @@
-import type { FieldTest } from '../../api/types';
+import type { FanTest } from '../../api/types';
 import { numbers, type Table } from '../../ui/lines';
 
-type Reading = FieldTest['points'][number];
-type Leak = NonNullable<FieldTest['leaks']>[number];
+type Reading = FanTest['points'][number];
+type Leak = NonNullable<FanTest['leaks']>[number];
 
 export const READINGS: Table<Reading> = {
   head: ['pressure', 'pressure_pa', 'pa'],

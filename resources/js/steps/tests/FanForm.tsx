@@ -1,16 +1,16 @@
-import { useState } from 'react';
-import type { FieldTest } from '../../api/types';
+import type { FanTest } from '../../api/types';
 import { QuantityField } from '../../ui/QuantityField';
 import { TableField } from '../../ui/TableField';
+import { Typed, TypedNumber } from '../../ui/Typed';
 import { without } from '../../ui/without';
 import { LEAKS, READINGS, readPressures } from './lines';
 
 interface Props {
-  test: FieldTest;
-  change: (test: FieldTest, run?: string) => void;
+  test: FanTest;
+  change: (test: FanTest, run?: string) => void;
 }
 
-type Target = NonNullable<FieldTest['target']>;
+type Target = NonNullable<FanTest['target']>;
 
 const TARGETS: { key: keyof Target; words: string }[] = [
   { key: 'n50_1_h', words: 'air changes an hour at 50 Pa' },
@@ -19,8 +19,8 @@ const TARGETS: { key: keyof Target; words: string }[] = [
 ];
 
 /** Readings and circumstances of a test, as they are written down beside the fan. */
-export function TestForm({ test, change }: Props) {
-  const set = <K extends keyof FieldTest>(key: K, value: FieldTest[K] | undefined) =>
+export function FanForm({ test, change }: Props) {
+  const set = <K extends keyof FanTest>(key: K, value: FanTest[K] | undefined) =>
     change(value === undefined ? without(test, key) : { ...test, [key]: value }, key);
   const zeros = (label: string, key: 'zero_flow_before_pa' | 'zero_flow_after_pa') => (
     <Typed
@@ -32,51 +32,12 @@ export function TestForm({ test, change }: Props) {
     />
   );
   const number = (label: string, key: 'barometer_pa' | 'volume_m3' | 'envelope_m2', least: number, most: number) => (
-    <Typed
-      label={label}
-      of={`a number from ${least} to ${most}`}
-      value={test[key]?.toString() ?? ''}
-      read={(typed) => {
-        if (typed.trim() === '') return [];
-        const read = Number(typed.trim().replace(',', '.'));
-        return Number.isFinite(read) && read >= least && read <= most ? [read] : null;
-      }}
-      put={(read) => set(key, read[0])}
-    />
+    <TypedNumber label={label} value={test[key]} {...{ least, most }} put={(value) => set(key, value)} />
   );
   const target = TARGETS.find((t) => test.target?.[t.key] !== undefined);
   return (
     <div className="grid gap-1 pt-2" data-test-form={test.id}>
       <div className="flex flex-wrap items-end gap-3 text-[12px]">
-        <label>
-          called
-          <input
-            className="block w-[14rem]"
-            value={test.title ?? ''}
-            onChange={(e) => set('title', e.target.value.trim() === '' ? undefined : e.target.value)}
-          />
-        </label>
-        <label>
-          on
-          <input
-            type="date"
-            className="block"
-            value={test.date ?? ''}
-            onChange={(e) => set('date', e.target.value === '' ? undefined : e.target.value)}
-          />
-        </label>
-        <label>
-          when
-          <select
-            className="block"
-            value={test.stage ?? ''}
-            onChange={(e) => set('stage', e.target.value === '' ? undefined : (e.target.value as 'at-end'))}
-          >
-            <option value="">not said</option>
-            <option value="before-cover">before the air layer is covered</option>
-            <option value="at-end">at the end</option>
-          </select>
-        </label>
         <label>
           by
           <select
@@ -173,43 +134,5 @@ export function TestForm({ test, change }: Props) {
         put={(leaks) => change(leaks.length > 0 ? { ...test, leaks } : without(test, 'leaks'))}
       />
     </div>
-  );
-}
-
-interface TypedProps {
-  label: string;
-  /** what would be right */
-  of: string;
-  value: string;
-  read: (typed: string) => number[] | null;
-  put: (read: number[]) => void;
-}
-
-/** A field of numbers: taken as soon as they can be read, kept as they were typed until then. */
-function Typed({ label, of, value, read, put }: TypedProps) {
-  const [text, setText] = useState<string | null>(null);
-  const wrong = text !== null && read(text) === null;
-  return (
-    <label className="text-[12px]">
-      {label}
-      <input
-        className="block w-[9rem]"
-        aria-invalid={wrong}
-        value={text ?? value}
-        onChange={(e) => {
-          setText(e.target.value);
-          const now = read(e.target.value);
-          if (now !== null) put(now);
-        }}
-        onBlur={() => {
-          if (!wrong) setText(null);
-        }}
-      />
-      {wrong && (
-        <span role="alert" className="block text-fail">
-          “{text}”: {of}
-        </span>
-      )}
-    </label>
   );
 }

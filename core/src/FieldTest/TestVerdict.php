@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Apron\FieldTest;
 
-/** What a fan test comes to. */
-enum FanVerdict: string
+/** What a test comes to. */
+enum TestVerdict: string
 {
     case Pass = 'pass';
     case Fail = 'fail';
