@@ -7,17 +7,18 @@ interface Props {
   value: string;
   read: (typed: string) => number[] | null;
   put: (read: number[]) => void;
+  width?: string;
 }
 
 /** A field of numbers: taken as soon as they can be read, kept as they were typed until then. */
-export function Typed({ label, of, value, read, put }: Props) {
+export function Typed({ label, of, value, read, put, width = 'w-[9rem]' }: Props) {
   const [text, setText] = useState<string | null>(null);
   const wrong = text !== null && read(text) === null;
   return (
     <label className="text-[12px]">
       {label}
       <input
-        className="block w-[9rem]"
+        className={`block ${width}`}
         aria-invalid={wrong}
         value={text ?? value}
         onChange={(e) => {
