@@ -11,6 +11,15 @@ export default defineConfig({
     outDir: 'public/build',
     emptyOutDir: true,
     manifest: 'manifest.json',
-    rollupOptions: { input: ['resources/js/main.tsx', 'resources/js/print.tsx', 'resources/css/app.css'] },
+    rollupOptions: {
+      input: {
+        main: 'resources/js/main.tsx',
+        print: 'resources/js/print.tsx',
+        app: 'resources/css/app.css',
+        sw: 'resources/sw/sw.ts',
+      },
+      // The browser asks for the worker by one name for ever.
+      output: { entryFileNames: (chunk) => (chunk.name === 'sw' ? 'sw.js' : 'assets/[name]-[hash].js') },
+    },
   },
 });

@@ -28,6 +28,15 @@ use Illuminate\Support\Facades\Route;
 Route::view('/sign-in', 'app')->name('login');
 Route::view('/password', 'app');
 Route::model('revision', IssuedRevision::class);
+// The worker that keeps the application on a phone: of the whole site, so it cannot lie in the folder of the build. A
+// build with other files is another worker.
+Route::get('/sw.js', function () {
+    $build = public_path('build');
+    abort_unless(is_file("$build/sw.js"), 404);
+    $text = file_get_contents("$build/sw.js")."\n// ".hash_file('xxh128', "$build/manifest.json")."\n";
+
+    return response($text, headers: ['Content-Type' => 'text/javascript', 'Cache-Control' => 'no-cache']);
+})->withoutMiddleware('web');
 // For whoever watches over the machine: the pages answer and the database does.
 Route::get(
     '/up',
@@ -144,5 +153,5 @@ Route::middleware(['auth', 'auth.session', OneGeneration::class, 'throttle:api']
             });
     });
     // Every other page is the application's own; its routes are in resources/js.
-    Route::view('/{page?}', 'app')->where('page', '^(?!api/|build/).*$');
+    Route::view('/{page?}', 'app')->where('page', '^(?!api/|build/|sw\.js).*$');
 });

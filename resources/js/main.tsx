@@ -10,6 +10,7 @@ import { BrokenPage } from './ui/BrokenPage';
 import { guardUnsaved } from './ui/draft';
 import { ThreadProvider } from './ui/threads';
 import { UnitsProvider } from './ui/units';
+import { keepOnThisPhone } from './worker';
 
 // Each step is fetched when it is first opened: the first load is the frame and one screen.
 const Brief = lazy(() => import('./steps/brief/Brief'));
@@ -75,6 +76,7 @@ const router = createBrowserRouter([
 ]);
 
 guardUnsaved();
+keepOnThisPhone();
 
 createRoot(document.getElementById('apron') as HTMLElement).render(
   <StrictMode>

@@ -4,8 +4,11 @@ import type { Doc, ProjectDocuments } from './types';
 
 export const queries = new QueryClient({
   defaultOptions: {
+    mutations: { networkMode: 'always' },
     queries: {
       staleTime: 5000,
+      // Without a signal the worker answers with what was said last.
+      networkMode: 'always',
       refetchOnWindowFocus: false,
       retry: (failures, error) => failures < 1 && !(error instanceof Refused && error.forGood),
     },

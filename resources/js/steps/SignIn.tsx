@@ -2,6 +2,7 @@ import { useState, type FormEvent } from 'react';
 import { post } from '../api/client';
 import { address } from '../api/paths';
 import { Mark } from '../ui/Mark';
+import { forgetWhatWasSaid } from '../worker';
 
 export function SignIn() {
   const [email, setEmail] = useState('');
@@ -11,6 +12,7 @@ export function SignIn() {
     event.preventDefault();
     try {
       await post(address('/api/sign-in', {}), { email, password });
+      await forgetWhatWasSaid();
       window.location.assign('/');
     } catch (error) {
       setWhy(error instanceof Error ? error.message : 'The server does not answer.');

@@ -5,6 +5,7 @@ import { useMe } from '../../api/hooks';
 import { address } from '../../api/paths';
 import { Page } from '../../ui/Page';
 import { useSend } from '../../ui/useSend';
+import { forgetWhatWasSaid } from '../../worker';
 
 /** One's own account: another password, everything else closed. */
 export default function Account() {
@@ -28,6 +29,7 @@ export default function Account() {
   };
   const out = async () => {
     await post(address('/api/sign-out', {})).catch(() => undefined);
+    await forgetWhatWasSaid();
     window.location.assign('/sign-in');
   };
   return (

@@ -1,7 +1,5 @@
 import { useRef, useState, type ReactNode } from 'react';
-import { useProjectId, useSequence } from '../../api/hooks';
-import { post, wordsOf } from '../../api/client';
-import { address } from '../../api/paths';
+import { useSequence } from '../../api/hooks';
 import type { Check, SiteCheck, SiteEvent } from '../../api/types';
 import { Measured } from '../../drawing/unfolded/Measured';
 import { Unfolded } from '../../drawing/unfolded/Unfolded';
@@ -11,8 +9,9 @@ import { show } from '../../quantity/show';
 import { SeverityMark, severityColour, severityWord } from '../../ui/severity';
 import { useUnits } from '../../ui/units';
 import { judge, raisesFault } from './judge';
-import type { Waiting } from './outbox';
+import type { Waiting } from './phone';
 import type { OutboxState } from './useOutbox';
+import { smaller } from './picture';
 import { lastStanding } from './visit';
 
 interface Props {
@@ -21,6 +20,8 @@ interface Props {
   /** readings of it that wait to be sent */
   waiting: Waiting[];
   photographs: SiteEvent[];
+  /** photographs of it that wait on this phone */
+  waitingPictures: number;
   add: OutboxState['add'];
   ensureVisit: () => string;
   go: (check: string | null) => void;
@@ -34,16 +35,25 @@ const FILM_KEYS: Record<string, string | undefined> = { in: 'mil', mm: 'um' };
 const KEYS = ['7', '8', '9', '⌫', '4', '5', '6', '/', '1', '2', '3', 'in', '.', '0', '-', 'mm'];
 
 /** One check at arm's length, in gloves: what to measure, where, the number, its band, and on to the next. */
-export function CheckScreen({ check, checks, waiting, photographs, add, ensureVisit, go, state, phone }: Props) {
+export function CheckScreen({
+  check,
+  checks,
+  waiting,
+  photographs,
+  waitingPictures,
+  add,
+  ensureVisit,
+  go,
+  state,
+  phone,
+}: Props) {
   const { units } = useUnits();
-  const project = useProjectId();
   const look = isLook(check);
   const sequence = useSequence(check.of === 'detail' ? check.detail : undefined);
   const [typed, setTyped] = useState('');
   const [looked, setLooked] = useState<boolean | null>(null);
   // Named when the box is ticked: another reading may be on its way, or have arrived, before this one is kept.
   const [corrects, setCorrects] = useState<string | null>(null);
-  const [why, setWhy] = useState<string | null>(null);
   const camera = useRef<HTMLInputElement>(null);
   const at = checks.findIndex((c) => c.id === check.id);
   const next = checks[at + 1]?.id ?? null;
@@ -102,17 +112,10 @@ export function CheckScreen({ check, checks, waiting, photographs, add, ensureVi
     }
     go(next);
   };
+  // It is kept on the phone first, and goes up when something answers.
   const photograph = async (file: File | undefined) => {
     if (!file) return;
-    const form = new FormData();
-    form.append('photograph', file);
-    try {
-      const { sha256 } = await post(address('/api/projects/{project}/photographs', { project }), form);
-      add({ kind: 'photograph', visit: ensureVisit(), check: check.id, photographs: [sha256] });
-      setWhy(null);
-    } catch (error) {
-      setWhy(`The photograph was not sent: ${wordsOf(error)}`);
-    }
+    add({ kind: 'photograph', visit: ensureVisit(), check: check.id }, await smaller(file));
     if (camera.current) camera.current.value = '';
   };
 
@@ -212,11 +215,6 @@ export function CheckScreen({ check, checks, waiting, photographs, add, ensureVi
             corrects the last reading, which stays in the record
           </label>
         )}
-        {why && (
-          <p role="alert" className="text-[13px] text-fail">
-            {why}
-          </p>
-        )}
         {!look && (
           <div className="grid grid-cols-4 gap-[8px] pb-2">
             {KEYS.map((k) => (check.film ? (FILM_KEYS[k] ?? k) : k)).map((key) => (
@@ -253,7 +251,7 @@ export function CheckScreen({ check, checks, waiting, photographs, add, ensureVi
           ‹
         </button>
         <button className="text-center text-[16px] font-bold" onClick={() => camera.current?.click()}>
-          photo · {photographs.length}
+          photo · {photographs.length + waitingPictures}
         </button>
         <button className="bg-black text-center text-[16px] font-bold text-white" onClick={keep}>
           {(look ? looked === null : value === null) ? 'next' : 'keep, next'}

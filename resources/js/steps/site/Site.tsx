@@ -17,6 +17,8 @@ import { Faults } from './Faults';
 import { NotSent } from './NotSent';
 import type { DraftEvent } from './outbox';
 import { useOutbox, type OutboxState } from './useOutbox';
+import { useDusk } from './useDusk';
+import { useTakenAlong } from './useTakenAlong';
 import { openVisit } from './visit';
 
 /** Narrower than this it is a phone: one column, no rail, no title strip. */
@@ -41,12 +43,15 @@ function SitePage({ outbox, phone }: { outbox: OutboxState; phone: boolean }) {
   const { what, check } = useParams();
   const project = useProjectId();
   const navigate = useNavigate();
-  const { setProject } = useUnits();
+  const { units: shownIn, setProject } = useUnits();
   const documents = useDocuments();
   const units = documents.data?.brief.content.project.units;
   useEffect(() => {
     if (units) setProject(units);
   }, [units, setProject]);
+
+  const taken = useTakenAlong(project, site.data, shownIn);
+  const [dusk, setDusk] = useDusk();
 
   // The first reading of another day opens another visit.
   const ensureVisit = () =>
@@ -71,6 +76,7 @@ function SitePage({ outbox, phone }: { outbox: OutboxState; phone: boolean }) {
       checks={site.data.checks}
       waiting={outbox.waiting.filter((e) => e.kind === 'reading' && e.check === chosen.id)}
       photographs={site.data.photographs.filter((p) => p.check === chosen.id)}
+      waitingPictures={outbox.waiting.filter((e) => e.kind === 'photograph' && e.check === chosen.id).length}
       add={outbox.add}
       ensureVisit={ensureVisit}
       state={state}
@@ -84,7 +90,11 @@ function SitePage({ outbox, phone }: { outbox: OutboxState; phone: boolean }) {
 
   if (phone) {
     return (
-      <div className="min-h-screen bg-white pb-24 text-[16px] text-black" data-mode="site">
+      <div
+        className="min-h-screen bg-white pb-24 text-[16px] text-black"
+        data-mode="site"
+        data-palette={dusk ? 'dusk' : 'sun'}
+      >
         {screen ?? (
           <div className="px-[18px] py-3">
             <p className="mb-2 flex justify-between border-b-2 border-black pb-2 text-[14px]">
@@ -102,6 +112,18 @@ function SitePage({ outbox, phone }: { outbox: OutboxState; phone: boolean }) {
             </nav>
             {faults || list}
             {!faults && <Orphans site={site.data} />}
+            <p className="flex items-center justify-between gap-2 border-t border-hair pt-3 text-[14px]">
+              {taken && (
+                <span role="status" data-taken={taken.here} data-taken-of={taken.of}>
+                  {taken.here < taken.of
+                    ? `${taken.here} of ${taken.of} sheets taken along`
+                    : `all ${taken.of} sheets are on this phone`}
+                </span>
+              )}
+              <button className="act min-h-[56px]" aria-pressed={dusk} onClick={() => setDusk(!dusk)}>
+                {dusk ? 'for the sun' : 'for the dusk'}
+              </button>
+            </p>
           </div>
         )}
       </div>

@@ -1,3 +1,4 @@
+import { useDocuments } from '../../api/hooks';
 import type { FieldTest } from '../../api/types';
 import { TableField } from '../../ui/TableField';
 import { Typed, TypedNumber } from '../../ui/Typed';
@@ -12,12 +13,18 @@ interface Props<T extends FieldTest = FieldTest> {
 
 /** What every test says of itself: which, when, with what, where. */
 export function HeadFields({ test, change }: Props) {
+  const documents = useDocuments().data;
   const set = (key: string, value: string) =>
     change((value.trim() === '' ? without(test, key as 'title') : { ...test, [key]: value }) as FieldTest, key);
   const text = (label: string, key: 'title' | 'by_person' | 'instrument' | 'place', width: string) => (
     <label>
       {label}
-      <input className={`block ${width}`} value={test[key] ?? ''} onChange={(e) => set(key, e.target.value)} />
+      <input
+        className={`block ${width}`}
+        list={key === 'place' ? 'test-places' : undefined}
+        value={test[key] ?? ''}
+        onChange={(e) => set(key, e.target.value)}
+      />
     </label>
   );
   return (
@@ -36,6 +43,13 @@ export function HeadFields({ test, change }: Props) {
         </select>
       </label>
       {text('at', 'place', 'w-[9rem]')}
+      <datalist id="test-places">
+        {[...(documents?.openings ?? []), ...(documents?.details ?? [])].map((d) => (
+          <option key={d.key} value={d.key}>
+            {d.content.title}
+          </option>
+        ))}
+      </datalist>
       {text('read by', 'by_person', 'w-[9rem]')}
       {text('instrument', 'instrument', 'w-[9rem]')}
       <label>
@@ -73,6 +87,7 @@ export function KindForm({ test, change }: Props<Exclude<FieldTest, { kind: 'fan
     <Typed
       label={label}
       of="numbers, as 14.5, 15, 13"
+      width="w-full max-w-[36rem]"
       value={value.join(', ')}
       read={(typed) => (typed.trim() === '' ? [] : readPressures(typed))}
       put={put}

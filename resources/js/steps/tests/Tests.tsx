@@ -221,7 +221,7 @@ function Test({ doc, mayEdit, head }: { doc: Doc<FieldTest>; mayEdit: boolean; h
             )}
           </>
         )}
-        <Cards kind={test.kind} />
+        <Cards key={test.kind} kind={test.kind} open={derived?.verdict === 'not valid'} />
       </div>
     </Frame>
   );
