@@ -43,7 +43,8 @@ final class EventIntake
         $events = array_map(fn (Node $node): CoreEvent => SiteFormat::event($this->signed($node)), $nodes);
         $this->look($events);
         $new = 0;
-        foreach ($events as $i => $event) {
+        foreach (self::inOrder($events) as $i) {
+            $event = $events[$i];
             $row = SiteFormat::write($event);
             if (isset($this->known[$event->id])) {
                 $this->demandSame($event->id, $row);
@@ -68,6 +69,25 @@ final class EventIntake
         }
 
         return $new;
+    }
+
+    /**
+     * A phone may send in any order: a visit comes before what belongs to it, and what was seen first before what
+     * corrects it.
+     *
+     * @param  list<CoreEvent>  $events
+     * @return list<int> their numbers
+     */
+    private static function inOrder(array $events): array
+    {
+        $order = array_keys($events);
+        usort(
+            $order,
+            fn (int $a, int $b): int => ($events[$b]->kind === EventKind::Visit) <=>
+                ($events[$a]->kind === EventKind::Visit) ?: CoreEvent::order($events[$a], $events[$b]),
+        );
+
+        return $order;
     }
 
     /** The server says who: whatever a phone writes there, it is the person signed in. */

@@ -163,3 +163,69 @@ it('refuses a reading of a check that there is not, at its place, unless it says
             ->count(),
     )->toBe(0);
 });
+
+it('takes a thousand readings and sixty photographs of two phones, in any order, again and again, each once', function () {
+    Illuminate\Support\Facades\Storage::fake('files');
+    [$project, $consultant, $inspector] = practice();
+    $path = "/api/projects/$project->id";
+    mt_srand(11);
+    $picture = function (int $n): UploadedFile {
+        $image = imagecreatetruecolor(24, 18);
+        imagefill($image, 0, 0, imagecolorallocate($image, $n * 4, 255 - $n * 4, ($n * 37) % 256));
+        imagepng($image, $file = tempnam(sys_get_temp_dir(), 'apron').'.png');
+
+        return new Illuminate\Http\UploadedFile($file, "$n.png", 'image/png', null, true);
+    };
+    $phones = [];
+    foreach ([$consultant, $inspector] as $i => $person) {
+        $visit = ['id' => "v$i", 'kind' => 'visit', 'visit' => "v$i", 'at' => '2026-11-20T08:00:00Z'];
+        $events = [];
+        foreach (range(1, 500) as $n) {
+            $events[] = ['id' => "r$i-$n", 'kind' => 'reading', 'visit' => "v$i", 'check' => 'o4.pan-upturn.left'] +
+                ['at' => '2026-11-20T09:00:00Z', 'value_mm' => $n, 'typed' => "$n mm"];
+        }
+        $this->flushSession();
+        Illuminate\Support\Facades\Auth::forgetGuards();
+        $this->actingAs($person);
+        foreach (range(1, 30) as $n) {
+            // The same picture comes twice where the answer was lost.
+            foreach ([1, 2] as $ignored) {
+                $sha = $this->post("$path/photographs", ['photograph' => $picture(30 * $i + $n)], [
+                    'Accept' => 'application/json',
+                ])->assertCreated()->json('sha256');
+            }
+            $events[] = ['id' => "p$i-$n", 'kind' => 'photograph', 'visit' => "v$i", 'photographs' => [$sha]] +
+                ['at' => '2026-11-20T09:00:00Z', 'check' => 'o4.pan-upturn.left'];
+        }
+        $phones[] = [$person, $visit, $events];
+    }
+    // Parts of both, shuffled, many of them twice; one that cannot be taken stops none of the others.
+    $parts = [];
+    foreach ($phones as [$person, $visit, $events]) {
+        shuffle($events);
+        foreach (array_chunk($events, 50) as $part) {
+            $parts[] = [$person, [$visit, ...$part]];
+            mt_rand(0, 1) === 1 && ($parts[] = [$person, [...array_reverse($part), $visit]]);
+        }
+    }
+    shuffle($parts);
+    foreach ($parts as $at => [$person, $part]) {
+        $this->flushSession();
+        Illuminate\Support\Facades\Auth::forgetGuards();
+        $this->actingAs($person);
+        if ($at === 5) {
+            $wrong = ['id' => 'wrong', 'kind' => 'reading', 'at' => '2026-11-20T09:00:00Z', 'visit' => 'v0'];
+            $this->postJson("$path/site/events", ['events' => [$wrong + ['check' => 'nowhere', 'value_mm' => 1]]])
+                ->assertStatus(422);
+        }
+        $this->postJson("$path/site/events", ['events' => $part, 'as' => $person->id])->assertOk();
+    }
+    $kept = array_map(
+        fn (string $content): array => json_decode($content, true),
+        $project->siteEvents()->where('imported', false)->pluck('content')->all(),
+    );
+    expect(array_count_values(array_column($kept, 'kind')))
+        ->toEqual(['visit' => 2, 'reading' => 1000, 'photograph' => 60])
+        ->and($project->photographs()->count())
+        ->toBe(60);
+});
