@@ -121,6 +121,8 @@ Route::middleware(['auth', 'auth.session', OneGeneration::class, 'throttle:api']
                 Route::post('contacts/ask', [ContactController::class, 'ask'])->middleware('budget:5');
                 Route::get('drills', [SequenceController::class, 'drills']);
                 Route::get('site', [SiteController::class, 'show']);
+                Route::get('faults.bcf', [SiteController::class, 'faultsOut'])->middleware('budget:60');
+                Route::get('readings.csv', [SiteController::class, 'readings'])->middleware('budget:60');
                 Route::get('photographs/{digest}', [SiteController::class, 'photograph']);
                 Route::get('reports', [ReportController::class, 'index']);
                 Route::get('history', [HistoryController::class, 'index']);
@@ -128,6 +130,7 @@ Route::middleware(['auth', 'auth.session', OneGeneration::class, 'throttle:api']
             });
             Route::middleware('can:inspect,project')->group(function (): void {
                 Route::post('site/events', [SiteController::class, 'add']);
+                Route::post('faults.bcf', [SiteController::class, 'faultsIn'])->middleware('throttle:costly');
                 Route::post('photographs', [SiteController::class, 'addPhotograph']);
             });
             Route::middleware('can:edit,project')->group(function (): void {

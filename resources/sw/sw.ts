@@ -64,7 +64,7 @@ registerRoute(
 
 /** What is taken out of the house is asked of the server each time, and kept nowhere. */
 function isFile(path: string): boolean {
-  return /\/(file|export\.(json|zip)|[a-z]+\.(csv|ics))$/.test(path);
+  return /\/(file|export\.(json|zip)|[a-z]+\.(csv|ics|bcf))$/.test(path);
 }
 
 registerRoute(

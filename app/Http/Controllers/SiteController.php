@@ -10,6 +10,8 @@ use App\Http\Person;
 use App\Http\Wording;
 use App\Models\Photograph;
 use App\Models\Project;
+use App\Project\Csv;
+use App\Project\FaultExchange;
 use App\Project\KeptAssessment;
 use App\Project\PhotographIntake;
 use App\Project\ProjectStore;
@@ -21,6 +23,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Storage;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 class SiteController
 {
@@ -107,6 +110,79 @@ class SiteController
         return new Response((string) Storage::get($photograph->path()), 200, [
             'Content-Type' => 'image/jpeg',
             'Cache-Control' => 'private, max-age=31536000, immutable',
+        ]);
+    }
+
+    #[
+        Api\Get(
+            '/api/projects/{project}/faults.bcf',
+            id: 'faultsOut',
+            answers: [200 => 'faults with their photographs as BCF 2.1'],
+        ),
+    ]
+    public function faultsOut(Project $project, FaultExchange $exchange): BinaryFileResponse
+    {
+        return (new BinaryFileResponse($exchange->export($project), 200, ['Content-Type' => 'application/zip'], false))
+            ->setContentDisposition('attachment', 'faults.bcf')
+            ->deleteFileAfterSend();
+    }
+
+    #[
+        Api\Post(
+            '/api/projects/{project}/faults.bcf',
+            id: 'faultsIn',
+            answers: [
+                200 => ['what came in, what was here already', 'FaultsTaken'],
+                422 => 'no BCF file',
+            ],
+        ),
+    ]
+    public function faultsIn(Request $request, Project $project, FaultExchange $exchange): JsonResponse
+    {
+        $request->validate(['file' => 'required|file|max:65536']);
+
+        return new JsonResponse(
+            $exchange->import($project, $request->file('file')->getRealPath(), Person::of($request)),
+        );
+    }
+
+    #[
+        Api\Get(
+            '/api/projects/{project}/readings.csv',
+            id: 'readingsCsv',
+            answers: [200 => 'every reading that stands, with what was asked, as CSV'],
+        ),
+    ]
+    public function readings(Project $project, KeptAssessment $kept, StoredProject $stored): Response
+    {
+        $units = $stored->part($project)->brief->units;
+        $sheet = SiteSheet::of($kept->checks($project, $units), SiteEvents::of($project));
+        $csv = new Csv([
+            'check', 'of', 'title', 'at', 'by', 'value mm', 'as typed', 'as it should be', 'instrument', 'least mm',
+            'most mm', 'verdict',
+        ]);
+        foreach ($sheet['checks'] as $check) {
+            foreach ($check['readings'] as $reading) {
+                $csv->row([
+                    $check['id'],
+                    $check['detail_title'],
+                    $check['title'],
+                    $reading['at'],
+                    $reading['by'],
+                    $reading['value_mm'] ?? '',
+                    $reading['typed'] ?? '',
+                    isset($reading['holds']) ? ($reading['holds'] ? 'yes' : 'no') : '',
+                    $reading['instrument'] ?? '',
+                    $check['least_mm'] ?? '',
+                    $check['most_mm'] ?? '',
+                    $reading['severity_of'],
+                ]);
+            }
+        }
+
+        return new Response((string) $csv, 200, [
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="readings.csv"',
         ]);
     }
 }

@@ -26,7 +26,7 @@ const pair = {
 
 test('the schedule comes back from its file as it was, and a name that looks like a formula is a name', async () => {
   const book = new excel.Workbook();
-  await book.xlsx.load(await workbook(scheduleOf([pair, { ...pair, where: [] }])));
+  await book.xlsx.load(await workbook([scheduleOf([pair, { ...pair, where: [] }])]));
   const sheet = book.getWorksheet('Contacts');
   const rows = [1, 2, 3].map((n) => (sheet?.getRow(n).values as unknown[]).slice(1));
   expect(rows[0]).toEqual(scheduleOf([]).columns.map((c) => c.title));

@@ -4,6 +4,8 @@ import { post, wordsOf } from '../../api/client';
 import { address } from '../../api/paths';
 import { useAssessment, useDocuments, useProjectId, useReports, useRevisions } from '../../api/hooks';
 import { Revisions } from '../../revision/Revisions';
+import { BringFaults } from './BringFaults';
+import { registers } from './registers';
 import { Frame } from '../../ui/Frame';
 import { useSend } from '../../ui/useSend';
 
@@ -12,6 +14,16 @@ const WHAT = [
   'a chapter for each step of the work, its sheets numbered, drawings at a stated scale',
   'registers of what is hidden, with photographs, and of seals, with what their failure wets',
   'all findings with their sources, those that were accepted, and cautions',
+];
+
+/** Open formats of what other programs take. */
+const FILES: [string, string][] = [
+  ['faults.bcf', 'faults with photographs, BCF 2.1'],
+  ['readings.csv', 'readings with what was asked'],
+  ['order.csv', 'what is bought'],
+  ['contacts.csv', 'what touches what'],
+  ['plan.ics', 'the calendar'],
+  ['plan.csv', 'the plan'],
 ];
 
 export default function Report() {
@@ -62,6 +74,24 @@ export default function Report() {
             Bring either in again on the page of all projects. Nothing is lost, and a second export is the same to the
             byte.
           </p>
+          <h2 className="pt-4 pb-1 text-[15px] font-bold">For others</h2>
+          <ul className="grid gap-0.5">
+            {FILES.map(([file, what]) => (
+              <li key={file}>
+                <a className="link font-semibold" href={`/api/projects/${project}/${file}`} download>
+                  {file}
+                </a>{' '}
+                {what}
+              </li>
+            ))}
+          </ul>
+          <p className="pt-1">
+            <button className="link" onClick={() => void registers(project)}>
+              registers.xlsx
+            </button>{' '}
+            materials, readings, faults, findings
+          </p>
+          <BringFaults project={project} />
           <p className="mt-4 border-t border-hair pt-2 text-[11px] text-faint">
             A report says what was computed, from which figures, and what was seen. It approves nothing.
           </p>
