@@ -57,7 +57,7 @@ claim_instance() {
   flock -w 3 8 || die "Another ./apron is at work on $RUN. Wait for it, or end it with ./apron stop."
   clear_leftovers
   port_busy "$PORT" && die "Port $PORT is taken by another program. Free it, or choose another: APRON_PORT=8090 ./apron start"
-  rm -f "$RUN/run/stopping"
+  rm -f "$RUN/run/stopping" "$RUN/run/restoring"
   printf '%s' "$PORT" > "$RUN/port"
 }
 
@@ -121,6 +121,8 @@ raise_instance() {
 watch_instance() {
   local part; declare -A restarts=() since=()
   while [ ! -e "$RUN/run/stopping" ]; do
+    # What is put back brings its parts up itself.
+    if [ -e "$RUN/run/restoring" ]; then sleep 1 8>&- & wait $! || true; continue; fi
     for part in $PARTS; do
       alive $part && continue
       [ -e "$RUN/run/stopping" ] && return 0
