@@ -72,20 +72,26 @@ final class EventIntake
     }
 
     /**
-     * A phone may send in any order: a visit comes before what belongs to it, and what was seen first before what
-     * corrects it.
+     * A phone may send in any order: a visit comes before what belongs to it, a fault before what is said of it, a
+     * reading before what corrects it, and that by time.
      *
      * @param  list<CoreEvent>  $events
      * @return list<int> their numbers
      */
     private static function inOrder(array $events): array
     {
+        $rank = function (CoreEvent $event): array {
+            $isCorrection = $event->reading()?->supersedes !== null;
+            $stage = match (true) {
+                $event->kind === EventKind::Visit => 0,
+                $event->kind === EventKind::FaultRaised => 1,
+                default => $isCorrection ? 3 : 2,
+            };
+
+            return [$stage, $isCorrection ? $event->instant() : ''];
+        };
         $order = array_keys($events);
-        usort(
-            $order,
-            fn (int $a, int $b): int => ($events[$b]->kind === EventKind::Visit) <=>
-                ($events[$a]->kind === EventKind::Visit) ?: CoreEvent::order($events[$a], $events[$b]),
-        );
+        usort($order, fn (int $a, int $b): int => $rank($events[$a]) <=> $rank($events[$b]));
 
         return $order;
     }

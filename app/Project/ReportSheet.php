@@ -16,6 +16,7 @@ use Apron\Method\OpeningSchedule;
 use Apron\Method\ScheduledOpening;
 use Apron\Project\Assessment;
 use Apron\Project\ContactSheet;
+use Apron\Project\FaultLines;
 use Apron\Project\ForOthers;
 use Apron\Project\Project as CoreProject;
 use Apron\Project\ProjectFormat;
@@ -107,7 +108,7 @@ final class ReportSheet
             'schedule' => $this->schedule($kinds, $assessed, $words),
             'contacts' => ContactSheet::of($core),
             'others' => ForOthers::of($core, $words),
-            'site' => SiteSheet::of($this->checks($core, $words), $core->site ?? []) + [
+            'site' => SiteSheet::of($this->checks($core, $words), $core->site ?? [], FaultLines::of($core)) + [
                 'substitutions' => (new Substitutions($core, $words))->told($core->site ?? []),
             ],
             'drills' => DrillRun::where('project_id', $project->id)

@@ -8,9 +8,11 @@ use App\Models\Document;
 use App\Models\DrillRun;
 use App\Models\Project;
 use Apron\Acceptance\Acceptance;
+use Apron\Inspection\SiteRecord;
 use Apron\Json\Node;
 use Apron\Material\Catalogue;
 use Apron\Project\DocumentSection;
+use Apron\Project\FaultLines;
 use Apron\Project\Project as CoreProject;
 use Apron\Project\ProjectFormat;
 use Apron\Project\Section\AcceptancesSection;
@@ -160,6 +162,26 @@ final class StoredProject
         return $documents->isEmpty()
             ? []
             : AcceptancesSection::byFinding($this->read($this->file($project, $documents)));
+    }
+
+    /** @return array<string, int> what stands behind each fault: only the details that faults are of are read */
+    public function faultLines(Project $project): array
+    {
+        $named = [];
+        foreach ((new SiteRecord(SiteEvents::of($project)))->faults() as $fault) {
+            // A check is named by its detail first, whose own name may have points in it.
+            $parts = explode('.', $fault->raised->check ?? '');
+            for ($i = 1; $i < count($parts); $i++) {
+                $named[] = implode('.', array_slice($parts, 0, $i));
+            }
+        }
+        $kinds = [(new DetailsSection)->kind(), (new OpeningsSection)->kind()];
+        $documents = $named === []
+            ? []
+            : $project->documents()->whereIn('kind', $kinds)->whereIn('key', array_unique($named))->get();
+        $part = $this->file($project, [...$this->base($project), ...$documents]) + $this->record($project);
+
+        return $named === [] ? [] : FaultLines::of($this->read($part));
     }
 
     /** @param  array<string, mixed>  $file */

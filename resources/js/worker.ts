@@ -9,7 +9,14 @@ export function keepOnThisPhone(): void {
   });
 }
 
+/** So long it may take before the page goes on; the browser deletes it all the same. */
+const AT_MOST_MS = 1000;
+
 /** Nothing that was said to one person is shown to the next. */
 export async function forgetWhatWasSaid(): Promise<void> {
-  if ('caches' in window) await caches.delete(SAID).catch(() => false);
+  if (!('caches' in window)) return;
+  await Promise.race([
+    caches.delete(SAID).catch(() => false),
+    new Promise((resolve) => setTimeout(resolve, AT_MOST_MS)),
+  ]);
 }

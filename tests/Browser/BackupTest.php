@@ -17,7 +17,9 @@ function apron(string ...$words): Process
         false,
     ) + array_fill_keys(['CACHE_STORE', 'BCRYPT_ROUNDS', 'QUEUE_CONNECTION', 'LARAVEL_PARALLEL_TESTING'], false);
 
-    return new Process(['./apron', ...$words], dirname(__DIR__, 2), ['APRON_INSTANCE' => $instance] + $cleared, timeout: 120);
+    $root = dirname(__DIR__, 2);
+
+    return new Process(['./apron', ...$words], $root, ['APRON_INSTANCE' => $instance] + $cleared, timeout: 120);
 }
 
 /** @return list<string> names of the projects that somebody sees */

@@ -72,6 +72,7 @@ it('works on site without a signal: opened, reloaded, closed, read, photographed
         $picture = tempnam(sys_get_temp_dir(), 'apron').'.png';
         imagepng(imagecreatetruecolor(64, 48), $picture);
         $browser->surely(fn () => $browser->driver->findElement(WebDriverBy::name('photograph'))->sendKeys($picture));
+        button($browser, 'keep the picture');
         $browser->until(
             'return [...document.querySelectorAll("button")].some(b => /^photo · [1-9]/.test(b.textContent))',
             'the photograph to be kept',
@@ -81,7 +82,7 @@ it('works on site without a signal: opened, reloaded, closed, read, photographed
             'const s = document.querySelector("[data-waiting]"); return s !== null && s.dataset.waiting '.$how,
             $what,
         );
-        $waiting('>= "3"', 'the visit, the reading and the photograph to wait');
+        $waiting('>= "2"', 'the reading and the photograph to wait');
         $kept = $browser->driver->executeScript('return document.querySelector("[data-waiting]").dataset.waiting');
 
         // The tab is closed and another opened, still without a signal: it is all there.

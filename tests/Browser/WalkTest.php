@@ -103,6 +103,7 @@ it('walks from the brief to the report, and shows what the command line computes
         $picture = tempnam(sys_get_temp_dir(), 'apron').'.png';
         imagepng(imagecreatetruecolor(64, 48), $picture);
         $browser->surely(fn () => $browser->driver->findElement(WebDriverBy::name('photograph'))->sendKeys($picture));
+        button($browser, 'keep the picture');
         $browser->until(
             'return [...document.querySelectorAll("button")].some(b => b.textContent === "photo · 1")',
             'the photograph to be kept',
@@ -133,7 +134,7 @@ it('walks from the brief to the report, and shows what the command line computes
             ->toBe(5);
 
         $browser->open("/p/$project/site/faults");
-        $browser->type('[data-fault][data-state=open] input', 'a strip of sheet added under the fold');
+        $browser->type('[data-fault][data-state=open] input[placeholder]', 'a strip of sheet added under the fold');
         button($browser, 'repaired');
         $browser->see('[data-fault][data-state=repaired]');
         button($browser, 'in order');

@@ -79,7 +79,10 @@ it('writes faults as BCF 2.1 and reads them back in another project, with words,
         $xml = simplexml_load_string((string) $zip->getFromName($name));
         // The order of elements that the schema of BCF 2.1 asks for.
         $order = ['Title', 'Priority', 'Labels', 'CreationDate', 'CreationAuthor', 'Description'];
-        $there = array_map(fn (SimpleXMLElement $e): string => $e->getName(), iterator_to_array($xml->Topic->children(), false));
+        $there = [];
+        foreach ($xml->Topic->children() as $element) {
+            $there[] = $element->getName();
+        }
         expect($there)->toBe(array_values(array_intersect($order, $there)));
     }
     expect(preg_grep('#/snapshot\.png$#', $names))->not->toBe([]);
@@ -140,12 +143,16 @@ it('refuses what is no BCF, or would read more than itself', function (string $m
     'no XML' => ['wet', true],
     'no topic' => ['<Markup/>', true],
     'no words' => ['<Markup><Topic><Title> </Title></Topic></Markup>', true],
-    'an entity' => ['<!DOCTYPE x [<!ENTITY e SYSTEM "file:///etc/passwd">]><Markup><Topic><Title>&e;</Title></Topic></Markup>', true],
+    'an entity' => [
+        '<!DOCTYPE x [<!ENTITY e SYSTEM "file:///etc/hostname">]><Markup><Topic><Title>&e;</Title></Topic></Markup>',
+        true,
+    ],
 ]);
 
 it('gives every reading with what was asked, as CSV', function () {
     $csv = $this->get("/api/projects/{$this->project->id}/readings.csv")->assertOk()->getContent();
-    $rows = array_map(fn (string $line): array => str_getcsv($line, ',', '"', ''), explode("\n", trim(substr($csv, 3))));
+    $read = fn (string $line): array => str_getcsv($line, ',', '"', '');
+    $rows = array_map($read, explode("\n", trim(substr($csv, 3))));
     $site = $this->getJson("/api/projects/{$this->project->id}/site")->json('checks');
     expect(count($rows) - 1)->toBe(array_sum(array_map(fn (array $c): int => count($c['readings']), $site)));
     expect($rows[0][0])->toBe('check');

@@ -229,3 +229,79 @@ it('takes a thousand readings and sixty photographs of two phones, in any order,
         ->and($project->photographs()->count())
         ->toBe(60);
 });
+
+it('ranks faults by what is open, what it weighs and what stands behind it, with who mends it and by when', function () {
+    [$project, $consultant] = practice();
+    $this->actingAs($consultant);
+    $path = "/api/projects/$project->id";
+    $checks = $this->getJson("$path/site")->assertOk()->json('checks');
+    // The slit over the sill's corner relies on its tape alone.
+    $slit = array_column($checks, 'id', 'id')['o4.slit-tape-side.left'];
+    $event = fn (string $id, string $kind, array $more): array => $more + compact('id', 'kind') +
+        ['visit' => 'v', 'at' => '2026-11-20T09:00:00Z'];
+    $raise = fn (string $id, string $severity, ?string $check = null): array => $event($id, 'fault-raised', [
+        'severity' => $severity,
+        'words' => "fault $id",
+    ] + ($check === null ? [] : compact('check')));
+    $send = fn (array ...$events) => $this->postJson("$path/site/events", ['events' => $events]);
+    $send(
+        ['id' => 'v', 'kind' => 'visit', 'at' => '2026-11-20T08:00:00Z'],
+        $raise('light', 'note'),
+        $raise('heavy', 'fail'),
+        $raise('seen', 'fail', $slit),
+        $raise('done', 'fail'),
+        $event('m', 'fault-repaired', ['fault' => 'done', 'words' => 'mended', 'at' => '2026-11-20T10:00:00Z']),
+        $event('a1', 'fault-assigned', ['fault' => 'heavy', 'who' => 'the roofer'] +
+            ['at' => '2026-11-20T12:00:00Z']),
+        $event('a2', 'fault-assigned', ['fault' => 'heavy', 'who' => 'the glazier', 'due' => '2026-12-01'] +
+            ['at' => '2026-11-21T09:00:00Z']),
+    )->assertOk();
+    $faults = $this->getJson("$path/site")->assertOk()->json('faults');
+    $ours = array_values(
+        array_filter($faults, fn (array $f): bool => in_array($f['id'], ['light', 'heavy', 'seen', 'done'], true)),
+    );
+    expect(array_column($ours, 'id'))
+        // Where something is known to stand behind it, it is known to be the nearer to harm.
+        ->toBe(['seen', 'heavy', 'light', 'done'])
+        ->and($ours[0]['lines'])
+        ->toBeInt()
+        ->and([$ours[1]['who'], $ours[1]['due'], $ours[1]['lines']])
+        ->toBe(['the glazier', '2026-12-01', null]);
+    $send($event('a3', 'fault-assigned', ['fault' => 'heavy', 'who' => 'x', 'due' => '2026-02-30']))
+        ->assertStatus(422)
+        ->assertJson(['pointer' => '/events/0/due']);
+    $send($event('a4', 'fault-assigned', ['fault' => 'nowhere', 'who' => 'x']))->assertStatus(422);
+});
+
+it('keeps arrows and words on a photograph, and with what a reading was taken', function () {
+    Illuminate\Support\Facades\Storage::fake('files');
+    [$project, $consultant] = practice();
+    $this->actingAs($consultant);
+    $path = "/api/projects/$project->id";
+    imagepng(imagecreatetruecolor(40, 30), $file = tempnam(sys_get_temp_dir(), 'apron').'.png');
+    $picture = new Illuminate\Http\UploadedFile($file, 'a.png', 'image/png', null, true);
+    $sha = $this->post("$path/photographs", ['photograph' => $picture], ['Accept' => 'application/json'])->json('sha256');
+    $visit = ['id' => 'v', 'kind' => 'visit', 'at' => '2026-11-20T08:00:00Z'];
+    $photograph = fn (array $marks): array => ['id' => 'p', 'kind' => 'photograph', 'visit' => 'v'] +
+        ['at' => '2026-11-20T09:00:00Z', 'photographs' => [$sha], 'marks' => $marks];
+    $send = fn (array ...$events) => $this->postJson("$path/site/events", ['events' => $events]);
+    foreach ([[['at' => [0.5, 1.5], 'words' => 'x']], [['at' => [0.5, 0.5]]], [['at' => [0.5], 'words' => 'x']]] as $bad) {
+        $send($visit, $photograph($bad))->assertStatus(422);
+    }
+    $marks = [['at' => [0.5, 0.25], 'from' => [0.1, 0.9], 'words' => 'tear'], ['at' => [0.2, 0.2], 'words' => 'here']];
+    $reading = ['id' => 'r', 'kind' => 'reading', 'visit' => 'v', 'check' => 'o4.pan-upturn.left', 'value_mm' => 150] +
+        ['at' => '2026-11-20T09:00:00Z', 'instrument' => 'rule no. 3', 'calibrated' => '2026-10-01'];
+    $send($visit, $photograph($marks), $reading)->assertOk();
+    $site = $this->getJson("$path/site")->assertOk()->json();
+    $shown = array_values(array_filter($site['photographs'], fn (array $p): bool => $p['id'] === 'p'));
+    $check = array_column($site['checks'], null, 'id')['o4.pan-upturn.left'];
+    $read = array_column($check['readings'], null, 'id')['r'];
+    expect($shown[0]['marks'])
+        ->toEqual($marks)
+        ->and([$read['instrument'], $read['calibrated'], $check['wanted']])
+        ->toBe(['rule no. 3', '2026-10-01', 1]);
+    // Out as a file and in again, it says the same.
+    $file = $this->get("$path/export.json")->assertOk()->json();
+    $events = array_column($file['site']['events'], null, 'id');
+    expect($events['p']['marks'])->toEqual($marks)->and($events['r']['calibrated'])->toBe('2026-10-01');
+});

@@ -46,7 +46,7 @@ class SiteController
         $units = Wording::units($request) ?? $stored->part($project)->brief->units;
 
         return new JsonResponse(
-            SiteSheet::of($kept->checks($project, $units), SiteEvents::of($project)) +
+            SiteSheet::of($kept->checks($project, $units), SiteEvents::of($project), $stored->faultLines($project)) +
                 ['substitutions' => $kept->instead($project, $units)],
         );
     }

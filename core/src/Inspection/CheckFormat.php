@@ -58,9 +58,16 @@ final class CheckFormat
 
         return self::told($check, $words) + [
             'what' => $check->what,
+            'wanted' => self::wanted($check),
             'detail_title' => $title,
             'asked' => SiteFormat::writeAsked($asked),
         ];
+    }
+
+    /** How many readings are wanted: five of a field or a film, one of a lap or a look of a detail. Common practice. */
+    private static function wanted(Check $check): int
+    {
+        return $check->film || ($check->of === CheckOf::Assembly && $check->bounds !== null) ? 5 : 1;
     }
 
     public static function asked(Check $check, Words $words, string $catalogue): Asked

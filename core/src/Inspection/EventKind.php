@@ -12,6 +12,8 @@ enum EventKind: string
     case Photograph = 'photograph';
     case FaultRaised = 'fault-raised';
     case FaultRepaired = 'fault-repaired';
+    /** somebody was asked to mend it, by a day */
+    case FaultAssigned = 'fault-assigned';
     case FaultReinspected = 'fault-reinspected';
     /** something else was used than what was planned there */
     case Substitution = 'substitution';

@@ -14,7 +14,24 @@ final readonly class Fault
         public Severity $severity,
         public ?SiteEvent $repaired,
         public ?SiteEvent $reinspected,
+        /** who mends it, and by when; null where nobody has been asked */
+        public ?FaultAssigned $assigned = null,
     ) {
+    }
+
+    public function assignedTo(FaultAssigned $assigned): self
+    {
+        return new self($this->raised, $this->severity, $this->repaired, $this->reinspected, $assigned);
+    }
+
+    public function repairedBy(SiteEvent $repaired): self
+    {
+        return new self($this->raised, $this->severity, $repaired, null, $this->assigned);
+    }
+
+    public function seenAgain(SiteEvent $reinspected): self
+    {
+        return new self($this->raised, $this->severity, $this->repaired, $reinspected, $this->assigned);
     }
 
     /**

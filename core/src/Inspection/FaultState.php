@@ -13,4 +13,10 @@ enum FaultState: string
     case Repaired = 'repaired';
 
     case Closed = 'closed';
+
+    /** 0 for what asks for somebody first. */
+    public function rank(): int
+    {
+        return (int) array_search($this, self::cases(), true);
+    }
 }

@@ -16,6 +16,8 @@ final readonly class Reading
         /** of a look: whether it is as it should be */
         public ?bool $holds,
         public ?string $instrument,
+        /** the day its instrument was last calibrated; null where nobody has said */
+        public ?string $calibrated,
         /** the reading this one corrects */
         public ?string $supersedes,
         /** null where an earlier version wrote it */

@@ -24,9 +24,11 @@ final readonly class SiteEvent
         public ?string $fault,
         public array $photographs,
         /** null where the kind says nothing more */
-        public Reading|FaultRaised|FaultReinspected|Substituted|null $says,
+        public Reading|FaultRaised|FaultAssigned|FaultReinspected|Substituted|null $says,
         /** where on the building; null where nobody has said */
         public ?Pin $pin = null,
+        /** @var list<Mark> on its photographs */
+        public array $marks = [],
     ) {
     }
 

@@ -19,9 +19,10 @@ final class SiteFormat
     /** What only a kind says. */
     private const OWN = [
         'visit' => [],
-        'reading' => ['value_mm', 'value', 'unit', 'typed', 'holds', 'instrument', 'supersedes', 'asked'],
-        'photograph' => [],
+        'reading' => ['value_mm', 'value', 'unit', 'typed', 'holds', 'instrument', 'calibrated', 'supersedes', 'asked'],
+        'photograph' => ['marks'],
         'fault-raised' => ['severity'],
+        'fault-assigned' => ['who', 'due'],
         'fault-repaired' => [],
         'fault-reinspected' => ['passes'],
         'substitution' => ['place', 'material'],
@@ -32,12 +33,15 @@ final class SiteFormat
         'reading' => ['visit', 'check'],
         'photograph' => ['visit', 'photographs'],
         'fault-raised' => ['visit', 'severity', 'words'],
+        'fault-assigned' => ['visit', 'fault', 'who'],
         'fault-repaired' => ['visit', 'fault', 'words'],
         'fault-reinspected' => ['visit', 'fault', 'passes'],
         'substitution' => ['visit', 'place', 'material', 'words'],
     ];
 
     private const MOST = 100000;
+
+    private const MOST_MARKS = 40;
 
     /** Nothing was seen on a site before there were sites to write it down, nor will be for a while. */
     private const YEARS = [1990, 2099];
@@ -94,11 +98,19 @@ final class SiteFormat
             says: match ($kind) {
                 EventKind::Reading => self::reading($node),
                 EventKind::FaultRaised => new FaultRaised($node->get('severity')->oneOf(Severity::class)),
+                EventKind::FaultAssigned => new FaultAssigned(
+                    $node->get('who')->text(),
+                    $node->optional('due') === null ? null : self::day($node->get('due')),
+                ),
                 EventKind::FaultReinspected => new FaultReinspected($node->get('passes')->boolean()),
                 EventKind::Substitution => self::substituted($node),
                 EventKind::Visit, EventKind::Photograph, EventKind::FaultRepaired => null,
             },
             pin: self::pin($node->optional('pin')),
+            marks: array_map(
+                self::mark(...),
+                $node->optional('marks')?->listOf(self::MOST_MARKS)->items() ?? [],
+            ),
         );
     }
 
@@ -145,6 +157,7 @@ final class SiteFormat
             typed: $node->optional('typed')?->text(40),
             holds: $holds,
             instrument: $node->optional('instrument')?->text(),
+            calibrated: $node->optional('calibrated') === null ? null : self::day($node->get('calibrated')),
             supersedes: $node->optional('supersedes')?->id(),
             asked: self::asked($node->optional('asked')),
         );
@@ -187,11 +200,52 @@ final class SiteFormat
                 EventKind::FaultRaised => new FaultRaised(
                     Severity::tryFrom($text('severity') ?? '') ?? Severity::Caution,
                 ),
+                EventKind::FaultAssigned => new FaultAssigned($text('who') ?? '', $text('due')),
                 EventKind::FaultReinspected => new FaultReinspected(($row['passes'] ?? null) === true),
                 EventKind::Substitution => new Substituted($text('place') ?? '', $text('material') ?? ''),
                 EventKind::Visit, EventKind::Photograph, EventKind::FaultRepaired => null,
             },
             pin: self::writtenPin($row['pin'] ?? null),
+            marks: self::writtenMarks($row['marks'] ?? null),
+        );
+    }
+
+    /** @return list<Mark> */
+    private static function writtenMarks(mixed $marks): array
+    {
+        $place = fn (mixed $at): ?array => is_array($at) && is_numeric($at[0] ?? null) && is_numeric($at[1] ?? null)
+            ? [(float) $at[0], (float) $at[1]]
+            : null;
+        $read = [];
+        foreach (is_array($marks) ? $marks : [] as $mark) {
+            $at = is_array($mark) ? $place($mark['at'] ?? null) : null;
+            if (is_array($mark) && $at !== null) {
+                $words = is_string($mark['words'] ?? null) ? $mark['words'] : null;
+                $read[] = new Mark($at, $place($mark['from'] ?? null), $words);
+            }
+        }
+
+        return $read;
+    }
+
+    private static function mark(Node $row): Mark
+    {
+        $row->object(['at', 'from', 'words'], ['at']);
+        $place = function (Node $node): array {
+            $node->numbers(2);
+            [$x, $y] = array_map(fn (Node $n): float => $n->between(0.0, 1.0, 'of the picture'), $node->items(2, 2));
+
+            return [$x, $y];
+        };
+        $from = $row->optional('from');
+        if ($from === null && ! $row->has('words')) {
+            $row->refuse('an arrow with “from”, or “words”');
+        }
+
+        return new Mark(
+            $place($row->get('at')),
+            $from === null ? null : $place($from),
+            $row->optional('words')?->text(200),
         );
     }
 
@@ -228,6 +282,7 @@ final class SiteFormat
             typed: $text('typed'),
             holds: is_bool($row['holds'] ?? null) ? $row['holds'] : null,
             instrument: $text('instrument'),
+            calibrated: $text('calibrated'),
             supersedes: $text('supersedes'),
             asked: is_string($title) && is_string($edition)
                 ? new Asked(
@@ -262,15 +317,19 @@ final class SiteFormat
             'typed' => $reading?->typed,
             'holds' => $reading?->holds,
             'instrument' => $reading?->instrument,
+            'calibrated' => $reading?->calibrated,
             'supersedes' => $reading?->supersedes,
             'fault' => $event->fault,
             'severity' => $says instanceof FaultRaised ? $says->severity->value : null,
             'words' => $event->words,
+            'who' => $says instanceof FaultAssigned ? $says->who : null,
+            'due' => $says instanceof FaultAssigned ? $says->due : null,
             'passes' => $says instanceof FaultReinspected ? $says->passes : null,
             'place' => $says instanceof Substituted ? $says->place : null,
             'material' => $says instanceof Substituted ? $says->material : null,
             'photographs' => $event->photographs,
             'pin' => $event->pin?->toArray(),
+            'marks' => array_map(fn (Mark $mark): array => $mark->toArray(), $event->marks),
             'asked' => $reading?->asked === null ? null : self::writeAsked($reading->asked),
         ]);
     }
@@ -336,6 +395,15 @@ final class SiteFormat
         }
 
         return true;
+    }
+
+    private static function day(Node $node): string
+    {
+        $text = $node->text(10);
+        $is = preg_match('/^(\d{4})-(\d\d)-(\d\d)$/D', $text, $m) === 1 &&
+            checkdate((int) $m[2], (int) $m[3], (int) $m[1]);
+
+        return $is ? $text : $node->refuse('a day such as 2026-03-04');
     }
 
     public static function instant(Node $node): string

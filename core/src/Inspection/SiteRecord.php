@@ -51,6 +51,7 @@ final class SiteRecord
     /** @return list<Fault> in the order they were raised */
     public function faults(): array
     {
+        /** @var array<string, Fault> $faults */
         $faults = [];
         foreach ($this->events as $event) {
             $id = $event->fault ?? $event->id;
@@ -59,18 +60,9 @@ final class SiteRecord
             $fault = match (true) {
                 $event->says instanceof FaultRaised => new Fault($event, $event->says->severity, null, null),
                 $raised === null => null,
-                $event->kind === EventKind::FaultRepaired => new Fault(
-                    $raised->raised,
-                    $raised->severity,
-                    $event,
-                    null,
-                ),
-                $event->says instanceof FaultReinspected => new Fault(
-                    $raised->raised,
-                    $raised->severity,
-                    $raised->repaired,
-                    $event,
-                ),
+                $event->says instanceof FaultAssigned => $raised->assignedTo($event->says),
+                $event->kind === EventKind::FaultRepaired => $raised->repairedBy($event),
+                $event->says instanceof FaultReinspected => $raised->seenAgain($event),
                 default => null,
             };
             if ($fault !== null) {

@@ -31,9 +31,10 @@ final class SiteSheet
     /**
      * @param  list<AskingCheck>  $checks  as CheckFormat tells them to the site
      * @param  list<SiteEvent>  $events
+     * @param  array<string, int>  $lines  what stands behind each fault, by the event that raised it
      * @return array<string, mixed>
      */
-    public static function of(array $checks, array $events): array
+    public static function of(array $checks, array $events, array $lines = []): array
     {
         $record = new SiteRecord($events);
         $write = fn (SiteEvent $event): array => SiteFormat::write($event);
@@ -56,10 +57,13 @@ final class SiteSheet
                     'state' => $fault->state()->value,
                     'severity' => $fault->severity->value,
                     'raised' => $write($fault->raised),
+                    'who' => $fault->assigned?->who,
+                    'due' => $fault->assigned?->due,
+                    'lines' => $lines[$fault->raised->id] ?? null,
                     'repaired' => $fault->repaired === null ? null : $write($fault->repaired),
                     'reinspected' => $fault->reinspected === null ? null : $write($fault->reinspected),
                 ],
-                $record->faults(),
+                self::ranked($record->faults(), $lines),
             ),
             'orphans' => array_map(
                 fn (string|int $check, array $readings): array => [
@@ -77,6 +81,25 @@ final class SiteSheet
                 $orphans,
             ),
         ];
+    }
+
+    /**
+     * What is open first, the worst of it before the rest, and of those what the least stands behind.
+     *
+     * @param  list<Fault>  $faults
+     * @param  array<string, int>  $lines
+     * @return list<Fault>
+     */
+    private static function ranked(array $faults, array $lines): array
+    {
+        $rank = fn (Fault $f): array => [
+            $f->state()->rank(),
+            $f->severity->rank(),
+            $lines[$f->raised->id] ?? PHP_INT_MAX,
+        ];
+        usort($faults, fn (Fault $a, Fault $b): int => $rank($a) <=> $rank($b));
+
+        return $faults;
     }
 
     /**

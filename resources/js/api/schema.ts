@@ -1538,7 +1538,7 @@ export interface components {
         SiteEvent: {
             id: string;
             /** @enum {string} */
-            kind: "visit" | "reading" | "photograph" | "fault-raised" | "fault-repaired" | "fault-reinspected" | "substitution";
+            kind: "visit" | "reading" | "photograph" | "fault-raised" | "fault-repaired" | "fault-assigned" | "fault-reinspected" | "substitution";
             visit?: string;
             at: string;
             by: string;
@@ -1571,6 +1571,18 @@ export interface components {
                 x_mm: number;
                 z_mm: number;
             };
+            /** @description the day on which the instrument was last calibrated */
+            calibrated?: string;
+            /** @description who mends it */
+            who?: string;
+            /** @description the day by which it is mended */
+            due?: string;
+            /** @description arrows and words on its photographs, in shares of width and height from the upper left corner */
+            marks?: {
+                at: number[];
+                from?: number[];
+                words?: string;
+            }[];
         };
         /** @description Either psi_w_mk with m_per_m2, or chi_w_k with per_m2. */
         Bridge: {
@@ -3292,6 +3304,8 @@ export interface components {
             /** @enum {string} */
             of: "detail" | "assembly";
             most_mm: number | null;
+            /** @description readings that are wanted */
+            wanted: number;
         };
         Fault: {
             id: string;
@@ -3300,6 +3314,10 @@ export interface components {
             /** @enum {string} */
             severity: "fail" | "caution" | "note" | "pass";
             raised: components["schemas"]["SiteEvent"];
+            who: string | null;
+            due: string | null;
+            /** @description edges that must fail there before water does harm; null where nobody knows */
+            lines: number | null;
             repaired: components["schemas"]["SiteEvent"] | null;
             reinspected: components["schemas"]["SiteEvent"] | null;
         };
@@ -3495,6 +3513,7 @@ export interface components {
              * @enum {string|null}
              */
             today: "fail" | "caution" | "note" | "pass" | null;
+            calibrated?: string;
         };
         Person: {
             id: string;

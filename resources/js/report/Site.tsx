@@ -1,5 +1,6 @@
 import { asked, worstRead } from '../quantity/asked';
 import { show } from '../quantity/show';
+import { Photograph } from '../drawing/Photograph';
 import { severityColour, severityWord } from '../ui/severity';
 
 import type { Sheet } from './sheet';
@@ -57,6 +58,8 @@ export function Site({ sheet }: { sheet: Sheet }) {
         <p key={f.id} className="together border-t border-hair py-1">
           <b>{f.state === 'closed' ? 'Closed' : f.state === 'repaired' ? 'Repaired, to be re-inspected' : 'Open'}:</b>{' '}
           {f.raised.words} ({f.raised.at.slice(0, 10)}, {f.raised.by})
+          {f.who === null ? '' : ` · ${f.who} mends it${f.due === null ? '' : ` by ${f.due}`}`}
+          {f.lines === null ? '' : ` · ${f.lines} edges between it and harm`}
           {f.repaired ? ` · repair: ${f.repaired.words} (${f.repaired.by})` : ''}
           {f.reinspected
             ? ` · re-inspected by ${f.reinspected.by}: ${f.reinspected.passes ? 'in order' : 'not in order'}`
@@ -67,7 +70,7 @@ export function Site({ sheet }: { sheet: Sheet }) {
         {site.photographs.flatMap((p) =>
           (p.photographs ?? []).map((sha) => (
             <figure key={sha} className="together w-[56mm]">
-              <img src={photographs[sha]} alt="" />
+              <Photograph src={photographs[sha]} alt="" marks={p.marks} />
               <figcaption className="text-[8pt]">
                 {p.check ?? ''} · {p.at.slice(0, 10)} · {p.by}
               </figcaption>

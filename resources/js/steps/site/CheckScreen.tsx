@@ -8,7 +8,9 @@ import { readQuantity } from '../../quantity/read';
 import { show } from '../../quantity/show';
 import { SeverityMark, severityColour, severityWord } from '../../ui/severity';
 import { useUnits } from '../../ui/units';
+import { instrumentFor, keepInstrument, type Instrument } from './instrument';
 import { judge, raisesFault } from './judge';
+import { MarkPicture } from './MarkPicture';
 import type { Waiting } from './phone';
 import type { OutboxState } from './useOutbox';
 import { smaller } from './picture';
@@ -55,6 +57,8 @@ export function CheckScreen({
   // Named when the box is ticked: another reading may be on its way, or have arrived, before this one is kept.
   const [corrects, setCorrects] = useState<string | null>(null);
   const camera = useRef<HTMLInputElement>(null);
+  const [taken, setTaken] = useState<Blob | null>(null);
+  const [instrument, setInstrument] = useState(() => instrumentFor(check.instrument));
   const at = checks.findIndex((c) => c.id === check.id);
   const next = checks[at + 1]?.id ?? null;
   // Of a film a bare number is in mil or µm, never in inches.
@@ -83,6 +87,10 @@ export function CheckScreen({
           ? `${t.replace(/ ?(mm|in|mil|um)$/, '')} ${key}`
           : (t.replace(/ ?(mm|in|mil|um)$/, '') + key).slice(0, 12),
     );
+  const readWith = (next: Instrument) => {
+    setInstrument(next);
+    keepInstrument(check.instrument, next);
+  };
   const keep = () => {
     if (look ? looked === null : value === null) {
       go(next);
@@ -95,7 +103,8 @@ export function CheckScreen({
       ...(look
         ? { holds: looked === true }
         : { value_mm: Math.round((value ?? 0) * 1000) / 1000, typed: typed.trim() }),
-      instrument: check.instrument,
+      ...(instrument.name.trim() === '' ? {} : { instrument: instrument.name.trim() }),
+      ...(instrument.calibrated === '' ? {} : { calibrated: instrument.calibrated }),
       ...(corrects !== null ? { supersedes: corrects } : {}),
       asked: check.asked,
     });
@@ -115,12 +124,23 @@ export function CheckScreen({
   // It is kept on the phone first, and goes up when something answers.
   const photograph = async (file: File | undefined) => {
     if (!file) return;
-    add({ kind: 'photograph', visit: ensureVisit(), check: check.id }, await smaller(file));
+    setTaken(await smaller(file));
     if (camera.current) camera.current.value = '';
   };
 
   return (
     <div className="text-[16px] text-black" data-check-screen={check.id}>
+      {taken && (
+        <MarkPicture
+          picture={taken}
+          keep={(marks) => {
+            const marked = marks.length > 0 ? { marks } : {};
+            add({ kind: 'photograph', visit: ensureVisit(), check: check.id, ...marked }, taken);
+            setTaken(null);
+          }}
+          drop={() => setTaken(null)}
+        />
+      )}
       <p className="flex justify-between border-b-2 border-black px-[18px] py-[10px] text-[13px]">
         <b>
           {check.detail} · {check.of === 'detail' ? 'step' : 'layer'} {check.step}
@@ -134,6 +154,33 @@ export function CheckScreen({
             ? check.reason
             : `${askedInWords(check, units)}${check.drawn_mm === null ? '' : `; drawn ${show(check.drawn_mm, 'length', units)}`}. ${check.reason}`}
         </p>
+        <details className="text-[14px]">
+          <summary className="min-h-[32px] cursor-pointer">
+            {standing.length} of {check.wanted} read
+            {instrument.name === '' ? '' : `, with ${instrument.name}`}
+            {instrument.calibrated === '' ? '' : `, calibrated ${instrument.calibrated}`}
+          </summary>
+          <p className="grid grid-cols-2 gap-2 pb-2">
+            <label className="grid">
+              instrument
+              <input
+                className="min-h-[44px] min-w-0"
+                maxLength={200}
+                value={instrument.name}
+                onChange={(e) => readWith({ ...instrument, name: e.target.value })}
+              />
+            </label>
+            <label className="grid">
+              calibrated on
+              <input
+                type="date"
+                className="min-h-[44px] min-w-0"
+                value={instrument.calibrated}
+                onChange={(e) => readWith({ ...instrument, calibrated: e.target.value })}
+              />
+            </label>
+          </p>
+        </details>
         {sequence.data && (
           <div className="h-[118px] border border-black">
             <Unfolded

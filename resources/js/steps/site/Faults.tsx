@@ -5,6 +5,7 @@ import { show } from '../../quantity/show';
 import { useUnits } from '../../ui/units';
 import { SeverityMark, severityColour, severityWord } from '../../ui/severity';
 import { Instead } from './Instead';
+import { Photograph } from '../../drawing/Photograph';
 import { PinPicker } from './PinPicker';
 import type { OutboxState } from './useOutbox';
 
@@ -34,7 +35,7 @@ export function Faults({ site, add, ensureVisit }: Props) {
   return (
     <>
       {site.faults.length === 0 && <p>No faults. One is raised by a reading out of its bounds, or by hand below.</p>}
-      {[...site.faults].reverse().map((fault) => (
+      {site.faults.map((fault) => (
         <FaultRow
           key={fault.id}
           fault={fault}
@@ -105,18 +106,27 @@ function FaultRow({
       )}
       {photographs.length > 0 && (
         <p className="flex gap-2 py-1">
-          {photographs
-            .flatMap((p) => p.photographs ?? [])
-            .map((sha) => (
-              <img
-                key={sha}
+          {photographs.flatMap((p) =>
+            (p.photographs ?? []).map((sha) => (
+              <Photograph
+                key={`${p.id} ${sha}`}
                 src={`/api/projects/${project}/photographs/${sha}`}
                 alt={`Photograph of: ${fault.raised.words ?? 'the fault'}`}
+                marks={p.marks}
                 className="h-24 border border-ink"
               />
-            ))}
+            )),
+          )}
         </p>
       )}
+      {fault.lines !== null && fault.state !== 'closed' && (
+        <p className="text-faint" data-lines={fault.lines}>
+          {fault.lines === 0
+            ? 'nothing stands behind it'
+            : `${fault.lines} ${fault.lines === 1 ? 'edge stands' : 'edges stand'} between it and harm`}
+        </p>
+      )}
+      {fault.state === 'open' && <Assigned fault={fault} add={add} ensureVisit={ensureVisit} />}
       {fault.repaired && (
         <p>
           Repair: {fault.repaired.words}{' '}
@@ -155,5 +165,63 @@ function FaultRow({
         </p>
       )}
     </article>
+  );
+}
+
+/** Who mends it, and by when: said, or said anew. */
+function Assigned({ fault, add, ensureVisit }: { fault: Fault } & Pick<Props, 'add' | 'ensureVisit'>) {
+  const [who, setWho] = useState('');
+  const [due, setDue] = useState('');
+  const late = fault.due !== null && fault.due < new Date().toISOString().slice(0, 10);
+  const assign = (event: FormEvent) => {
+    event.preventDefault();
+    if (who.trim() === '') return;
+    add({
+      kind: 'fault-assigned',
+      visit: ensureVisit(),
+      fault: fault.id,
+      who: who.trim(),
+      ...(due === '' ? {} : { due }),
+    });
+    setWho('');
+    setDue('');
+  };
+  return (
+    <>
+      {fault.who !== null && (
+        <p className={late ? 'font-bold text-fail' : ''} data-who={fault.who}>
+          {fault.who} mends it{fault.due === null ? '' : ` by ${fault.due}`}
+          {late ? ', which is past' : ''}
+        </p>
+      )}
+      <details>
+        <summary className="cursor-pointer text-faint max-sm:min-h-[44px]">
+          {fault.who === null ? 'who mends it, by when' : 'somebody else, another day'}
+        </summary>
+        <form onSubmit={assign} className="flex flex-wrap items-end gap-2 py-1">
+          <label className="grid">
+            who
+            <input
+              name="who"
+              className="min-h-[40px]"
+              maxLength={200}
+              value={who}
+              onChange={(e) => setWho(e.target.value)}
+            />
+          </label>
+          <label className="grid">
+            by
+            <input
+              type="date"
+              name="due"
+              className="min-h-[40px]"
+              value={due}
+              onChange={(e) => setDue(e.target.value)}
+            />
+          </label>
+          <button className="act min-h-[40px] max-sm:min-h-[56px]">ask them</button>
+        </form>
+      </details>
+    </>
   );
 }

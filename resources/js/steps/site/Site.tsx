@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useDocuments, useMe, useProjectId, useSequence, useSite } from '../../api/hooks';
 import { wordsOf } from '../../api/client';
@@ -54,9 +54,18 @@ function SitePage({ outbox, phone }: { outbox: OutboxState; phone: boolean }) {
   const [dusk, setDusk] = useDusk();
 
   // The first reading of another day opens another visit.
-  const ensureVisit = () =>
-    openVisit(site.data?.visits ?? [], outbox.waiting, me?.id ?? '', new Date()) ??
-    outbox.add({ kind: 'visit' } as DraftEvent);
+  // One that was just opened may be sent already, and not yet be among those that the server told of.
+  const opened = useRef<{ id: string; day: string } | null>(null);
+  const ensureVisit = () => {
+    const now = new Date();
+    const day = now.toDateString();
+    const id =
+      (opened.current?.day === day ? opened.current.id : undefined) ??
+      openVisit(site.data?.visits ?? [], outbox.now(), me?.id ?? '', now) ??
+      outbox.add({ kind: 'visit' } as DraftEvent);
+    opened.current = { id, day };
+    return id;
+  };
 
   const waits = outbox.waiting.length;
   const state = (

@@ -17,6 +17,8 @@ export interface OutboxState {
   waiting: Waiting[];
   aside: Entry[];
   why: string | null;
+  /** what waits at this moment, not when the page was last drawn */
+  now: () => Waiting[];
   add: (draft: DraftEvent, photograph?: Blob) => string;
   again: () => void;
 }
@@ -86,6 +88,7 @@ export function useOutbox(): OutboxState | null {
     waiting: outbox.waiting.map((e) => e.event),
     aside: outbox.aside,
     why: outbox.why,
+    now: () => outbox.waiting.map((e) => e.event),
     add: (draft, photograph) => {
       const id = outbox.add(draft, photograph);
       void navigator.storage?.persist?.().catch(() => false);
