@@ -26,7 +26,12 @@ const PAGES = [
     'quantities',
     'calendar',
     'tests',
+    'record',
+    'issued',
 ];
+
+/** Pages of no project. */
+const ROUND = ['/account', '/people', '/password', '/password?email=a%40case.test&token=x'];
 
 /** A script: the page holds more than its frame. */
 const THERE = 'return (document.querySelector("main, [data-mode=site]")?.innerText ?? "").trim().length > 30 && !document.body.innerText.includes("opening the sheet")';
@@ -50,6 +55,11 @@ it(
         $project = copyOfDemo($browser);
         foreach ([[1280, 800, false], [390, 844, true]] as [$width, $height, $phone]) {
             $browser->size($width, $height, $phone);
+            foreach (ROUND as $page) {
+                $browser->open($page);
+                $browser->until(THERE, "$page to be there");
+                $found["$page at $width"] = serious($browser);
+            }
             foreach (PAGES as $page) {
                 $browser->open("/p/$project/$page");
                 $browser->until(THERE, "$page to be there");

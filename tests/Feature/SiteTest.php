@@ -280,13 +280,14 @@ it('keeps arrows and words on a photograph, and with what a reading was taken', 
     $path = "/api/projects/$project->id";
     imagepng(imagecreatetruecolor(40, 30), $file = tempnam(sys_get_temp_dir(), 'apron').'.png');
     $picture = new Illuminate\Http\UploadedFile($file, 'a.png', 'image/png', null, true);
-    $sha = $this->post("$path/photographs", ['photograph' => $picture], ['Accept' => 'application/json'])->json('sha256');
+    $json = ['Accept' => 'application/json'];
+    $sha = $this->post("$path/photographs", ['photograph' => $picture], $json)->json('sha256');
     $visit = ['id' => 'v', 'kind' => 'visit', 'at' => '2026-11-20T08:00:00Z'];
     $photograph = fn (array $marks): array => ['id' => 'p', 'kind' => 'photograph', 'visit' => 'v'] +
         ['at' => '2026-11-20T09:00:00Z', 'photographs' => [$sha], 'marks' => $marks];
     $send = fn (array ...$events) => $this->postJson("$path/site/events", ['events' => $events]);
-    foreach ([[['at' => [0.5, 1.5], 'words' => 'x']], [['at' => [0.5, 0.5]]], [['at' => [0.5], 'words' => 'x']]] as $bad) {
-        $send($visit, $photograph($bad))->assertStatus(422);
+    foreach ([['at' => [0.5, 1.5], 'words' => 'x'], ['at' => [0.5, 0.5]], ['at' => [0.5], 'words' => 'x']] as $bad) {
+        $send($visit, $photograph([$bad]))->assertStatus(422);
     }
     $marks = [['at' => [0.5, 0.25], 'from' => [0.1, 0.9], 'words' => 'tear'], ['at' => [0.2, 0.2], 'words' => 'here']];
     $reading = ['id' => 'r', 'kind' => 'reading', 'visit' => 'v', 'check' => 'o4.pan-upturn.left', 'value_mm' => 150] +
