@@ -11,7 +11,7 @@ export function Seals({ sheet }: { sheet: Sheet }) {
         Each is taken out by itself and water is let go again. A life is common practice where no data sheet says
         otherwise: sun, movement and workmanship decide; look at exposed ones every few years.
       </p>
-      <table className="my-2 w-full border-collapse text-[8.5pt]">
+      <table className="my-2 w-full border-collapse text-[8.5pt] [&_td]:pr-3 [&_th]:pr-3">
         <thead>
           <tr className="border-b border-ink text-left">
             <th>Where</th>
