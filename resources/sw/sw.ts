@@ -12,6 +12,8 @@ const SAID = 'apron-said';
 const SHELL = '/sign-in';
 /** So long the network may take before what was said last is shown. */
 const PATIENCE_S = 4;
+/** An answer takes as long as there is to reckon: only then is what was said before shown for it, and marked. */
+const RECKONING_S = 30;
 
 interface Manifest {
   [source: string]: { file: string; css?: string[]; assets?: string[] };
@@ -59,8 +61,20 @@ registerRoute(
 
 registerRoute(
   ({ url, request }) => request.method === 'GET' && url.pathname.startsWith('/api/') && !isFile(url.pathname),
-  new NetworkFirst({ cacheName: SAID, networkTimeoutSeconds: PATIENCE_S }),
+  new NetworkFirst({ cacheName: SAID, networkTimeoutSeconds: RECKONING_S, plugins: [{ cachedResponseWillBeUsed }] }),
 );
+
+/** An answer of before says so, and of when it is. */
+async function cachedResponseWillBeUsed({
+  cachedResponse,
+}: {
+  cachedResponse?: Response | undefined;
+}): Promise<Response | null> {
+  if (!cachedResponse) return null;
+  const headers = new Headers(cachedResponse.headers);
+  headers.set('x-apron-kept', headers.get('date') ?? 'unknown');
+  return new Response(await cachedResponse.blob(), { status: cachedResponse.status, headers });
+}
 
 /** What is taken out of the house is asked of the server each time, and kept nowhere. */
 function isFile(path: string): boolean {

@@ -97,10 +97,16 @@ it('works on site without a signal: opened, reloaded, closed, read, photographed
         // Other pages that were taken along open too.
         $browser->open("/p/$demo/findings");
         $browser->see('[data-finding], main h1');
+        // What is shown without a signal says of when it is.
+        $browser->see('[data-kept]');
 
         $wire->mend();
         $browser->open("/p/$demo/site");
         $waiting('=== "0"', 'all of it to be sent');
+        $browser->until(
+            'return !document.querySelector("[data-waiting]").textContent.includes("no signal")',
+            'the server to answer again',
+        );
         $events = json_decode(fetched($browser, "/api/projects/$demo/export.json"), true)['site']['events'];
         $ours = array_slice($events, $before);
         expect(array_count_values(array_column($ours, 'kind')))

@@ -1,3 +1,4 @@
+import { KEPT_HEADER, noteKept } from './kept';
 import type { Answer, At, Path } from './paths';
 
 /** What the server refused: its words and, where it says so, the place in the document. */
@@ -54,6 +55,7 @@ export async function call<T>(method: string, url: string, body?: unknown, signa
   try {
     const response = await fetch(url, { method, headers, body: sent, signal: signal ?? null });
     status = response.status;
+    if (method === 'GET') noteKept(response.headers.get(KEPT_HEADER));
     text = await response.text();
   } catch (error) {
     if (givenUp(error) || signal?.aborted) throw givenUp(error) ? error : new DOMException('given up', 'AbortError');

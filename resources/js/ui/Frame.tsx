@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { causes, isOpen } from './causes';
 import { Link, NavLink, useLocation, useNavigate } from 'react-router';
 import { useAssessment, useDocuments, useMe, useProjectId } from '../api/hooks';
+import { keptWords, useKept } from '../api/kept';
 import { Dialog } from './Dialog';
 import { placeOf, stepOf } from './findings';
 import { keepSingleKeys, singleKeysOff, useKeys, useToldKeys } from './keys';
@@ -30,6 +31,7 @@ export function Frame({ sheet, children, reckoning }: Props) {
   const [help, setHelp] = useOpened('keys');
   const [finder, setFinder] = useOpened('finder');
   const findings = useOpenFindings();
+  const kept = useKept();
   const brief = documents.data?.brief.content;
   useEffect(() => {
     if (brief) setProject(brief.project.units);
@@ -112,6 +114,11 @@ export function Frame({ sheet, children, reckoning }: Props) {
         tabIndex={0}
         className="relative min-w-0 overflow-auto focus-visible:outline-offset-[-2px] max-sm:overflow-x-auto"
       >
+        {kept !== null && (
+          <p role="status" data-kept className="border-b border-ink bg-board px-6 py-1 font-bold">
+            Nothing answers: this is as it was on {keptWords(kept)}. What is changed here waits.
+          </p>
+        )}
         {children}
       </main>
       <aside tabIndex={0} aria-label="Reckoning" className={RECKONING}>

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useDocuments, useMe, useProjectId, useSequence, useSite } from '../../api/hooks';
+import { keptWords, useKept } from '../../api/kept';
 import { wordsOf } from '../../api/client';
 import type { SiteCheck, SiteSheet } from '../../api/types';
 import { Measured } from '../../drawing/unfolded/Measured';
@@ -50,6 +51,7 @@ function SitePage({ outbox, phone }: { outbox: OutboxState; phone: boolean }) {
     if (units) setProject(units);
   }, [units, setProject]);
 
+  const kept = useKept();
   const taken = useTakenAlong(project, site.data, shownIn);
   const [dusk, setDusk] = useDusk();
 
@@ -71,7 +73,7 @@ function SitePage({ outbox, phone }: { outbox: OutboxState; phone: boolean }) {
   const state = (
     <span role="status" data-waiting={waits} className={waits > 0 ? 'font-bold' : ''}>
       {waits > 0 ? `${waits} waiting to send` : 'all sent'}
-      {navigator.onLine ? '' : ' · no signal'}
+      {kept !== null ? ` · no signal, as of ${keptWords(kept)}` : navigator.onLine ? '' : ' · no signal'}
     </span>
   );
   const refused = <NotSent outbox={outbox} />;
