@@ -42,8 +42,8 @@ it('walks from the brief to the report, and shows what the command line computes
         button($browser, 'add');
         $browser->type('[role=combobox]', 'felt');
         press($browser, "\u{E007}");
-        saved($browser);
         $browser->until('return document.querySelectorAll("[data-drawing=section] [role=option]").length === 3');
+        saved($browser);
 
         // The numbers on the screen are those of the command line on the exported file.
         $file = fetched($browser, "/api/projects/$project/export.json");
