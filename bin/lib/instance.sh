@@ -150,6 +150,16 @@ wait_until() {
   done
 }
 
+# A part outlives who started it and so holds nothing of theirs open: neither a lock nor a pipe whose reader waits for its end.
+apart() {
+  local open
+  for open in /proc/$BASHPID/fd/*; do
+    open=${open##*/}
+    [ "$open" -le 2 ] || eval "exec $open>&-"
+  done
+  exec setsid "$@"
+}
+
 start_database() {
   # Started again while the rest goes on, it is at the place where they look for it.
   [ -n "${DATABASE_PORT:-}" ] || DATABASE_PORT=$(free_port)
@@ -175,9 +185,9 @@ SQL
   printf '[client]\nuser=root\npassword=%s\nprotocol=socket\nsocket=%s\n' "$password" "$RUN/run/database.sock" > "$RUN/run/database.cnf"
   local durable=1; keeps || durable=0
   rm -f "$RUN/run/database.sock"
-  setsid mariadbd --no-defaults "${user[@]}" --datadir="$data" --port="$DATABASE_PORT" --bind-address=127.0.0.1 --socket="$RUN/run/database.sock" \
+  apart mariadbd --no-defaults "${user[@]}" --datadir="$data" --port="$DATABASE_PORT" --bind-address=127.0.0.1 --socket="$RUN/run/database.sock" \
     --init-file="$RUN/run/database.init.sql" --skip-name-resolve \
-    --pid-file="$RUN/run/database.own.pid" --innodb-flush-log-at-trx-commit=$durable --max-allowed-packet=64M 8>&- 9>&- >"$RUN/log/database.log" 2>&1 &
+    --pid-file="$RUN/run/database.own.pid" --innodb-flush-log-at-trx-commit=$durable --max-allowed-packet=64M >"$RUN/log/database.log" 2>&1 &
   note_part database $!
   wait_until 60 "the database" database --silent -e 'do 1'
 }
@@ -209,7 +219,7 @@ php_admin_value[post_max_size] = 513M
 php_admin_value[memory_limit] = 512M
 CONF
   rm -f "$RUN/run/fpm.sock"
-  setsid php-fpm8.2 --nodaemonize -R --fpm-config "$RUN/run/fpm.conf" -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d opcache.memory_consumption=192 -d opcache.interned_strings_buffer=32 -d opcache.max_accelerated_files=20000 8>&- 9>&- >"$RUN/log/fpm.out.log" 2>&1 &
+  apart php-fpm8.2 --nodaemonize -R --fpm-config "$RUN/run/fpm.conf" -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d opcache.memory_consumption=192 -d opcache.interned_strings_buffer=32 -d opcache.max_accelerated_files=20000 >"$RUN/log/fpm.out.log" 2>&1 &
   note_part fpm $!
   wait_until 20 "php-fpm" test -S "$RUN/run/fpm.sock"
 }
@@ -256,12 +266,12 @@ http {
   }
 }
 CONF
-  setsid nginx -c "$RUN/run/nginx.conf" -e "$RUN/log/nginx.log" 8>&- 9>&- >"$RUN/log/nginx.out.log" 2>&1 &
+  apart nginx -c "$RUN/run/nginx.conf" -e "$RUN/log/nginx.log" >"$RUN/log/nginx.out.log" 2>&1 &
   note_part nginx $!
 }
 
 start_queue() {
-  setsid php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M artisan queue:work --sleep=0.3 --tries=3 --timeout=180 8>&- 9>&- </dev/null >"$RUN/log/queue.log" 2>&1 &
+  apart php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M artisan queue:work --sleep=0.3 --tries=3 --timeout=180 </dev/null >"$RUN/log/queue.log" 2>&1 &
   note_part queue $!
 }
 
