@@ -5,7 +5,7 @@ beforeEach(() => vi.stubGlobal('document', { cookie: 'XSRF-TOKEN=t' }));
 afterEach(() => vi.unstubAllGlobals());
 
 const answers = (status: number, text: () => Promise<string>) =>
-  vi.stubGlobal('fetch', () => Promise.resolve({ status, text }));
+  vi.stubGlobal('fetch', () => Promise.resolve({ status, text, headers: new Headers() }));
 const failing = (error: unknown) => () => Promise.reject(error);
 const caught = () =>
   call('GET', '/x').then(
