@@ -5,7 +5,7 @@ declare(strict_types=1);
 use Apron\Project\Compared;
 
 /** @param  array<string, string>  $severities  by key */
-function saidOf(array $severities, array $accepted = []): array
+function whatChanged(array $severities, array $accepted = []): array
 {
     return array_map(
         fn (string $key, string $severity): stdClass => (object) [
@@ -67,8 +67,8 @@ it('counts what is too much to tell, and shortens what is too long', function ()
 });
 
 it('tells which findings came, went and weigh another, accepted ones too', function () {
-    $said = saidOf(['a' => 'fail', 'b' => 'caution', 'c' => 'fail', 'd' => 'note']);
-    $says = saidOf(['a' => 'fail', 'b' => 'fail', 'c' => 'fail', 'e' => 'caution'], ['c']);
+    $said = whatChanged(['a' => 'fail', 'b' => 'caution', 'c' => 'fail', 'd' => 'note']);
+    $says = whatChanged(['a' => 'fail', 'b' => 'fail', 'c' => 'fail', 'e' => 'caution'], ['c']);
     $told = comparedFiles([], [], $said, $says)['findings'];
     expect(array_column($told['came'], 'key'))
         ->toBe(['e'])
