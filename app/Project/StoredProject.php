@@ -20,6 +20,7 @@ use Apron\Project\Section\AssembliesSection;
 use Apron\Project\Section\BuildingSection;
 use Apron\Project\Section\DetailsSection;
 use Apron\Project\Section\OpeningsSection;
+use Apron\Project\Section\TestsSection;
 use Apron\Project\Sections;
 use Illuminate\Support\Collection;
 
@@ -100,6 +101,7 @@ final class StoredProject
             (new DetailsSection)->kind(),
             (new OpeningsSection)->kind(),
             (new BuildingSection)->kind(),
+            (new TestsSection)->kind(),
         ];
     }
 

@@ -23,6 +23,42 @@ it('runs the simulated fan, marked, and keeps what it read as a test', function 
         ->toBeGreaterThan(0.1);
 });
 
+it('tells the mean of both ways anew when either test changes, in what is kept and in a draft', function () {
+    [$project, $consultant] = practice();
+    $this->actingAs($consultant);
+    $path = "/api/projects/$project->id";
+    $put = fn (string $id, int $revision, array $more) => $this->putJson(
+        "$path/documents/test/$id",
+        ['revision' => $revision, 'content' => $more + ['id' => $id, 'kind' => 'fan', 'date' => '2027-05-01'] + [
+            'indoor_c' => 20,
+            'outdoor_c' => 20,
+            'volume_m3' => 500,
+            'envelope_m2' => 600,
+        ]],
+    )->assertSuccessful();
+    $points = fn (int $way, float $leak): array => array_map(
+        fn (int $pa): array => ['pressure_pa' => $way * $pa, 'flow_m3_h' => round($leak * $pa ** 0.65, 2)],
+        [10, 20, 30, 40, 50, 60],
+    );
+    $kept = function () use ($path): array {
+        $told = array_column($this->getJson("$path/assessment")->assertOk()->json('tests'), null, 'id');
+
+        return [$told['a']['both_ways'], $told['a']['q50_m3_h'], ($told['b'] ?? ['q50_m3_h' => null])['q50_m3_h']];
+    };
+    $out = ['points' => $points(-1, 50.0), 'other_way' => 'b'];
+    $put('a', 0, $out);
+    expect($kept()[0])->toBeNull();
+    $put('b', 0, ['points' => $points(1, 60.0)]);
+    [$both, $one, $other] = $kept();
+    expect($both['q50_m3_h'])->toEqualWithDelta(($one + $other) / 2, 1e-6);
+    $put('b', 1, ['points' => $points(1, 70.0)]);
+    [$anew, $one, $other] = $kept();
+    expect($anew['q50_m3_h'])->toEqualWithDelta(($one + $other) / 2, 1e-6)->toBeGreaterThan($both['q50_m3_h']);
+    $content = $out + ['id' => 'a', 'kind' => 'fan', 'date' => '2027-05-01', 'indoor_c' => 20, 'outdoor_c' => 20];
+    $draft = $this->postJson("$path/assess", ['kind' => 'test', 'content' => $content, 'units' => 'si'])->assertOk();
+    expect(array_column($draft->json('tests'), null, 'id')['a']['both_ways']['with'])->toBe('b');
+});
+
 it('finds the leak again that was put in, within its interval, 90 times of 100 and more', function () {
     $held = 0;
     for ($seed = 1; $seed <= 100; $seed++) {

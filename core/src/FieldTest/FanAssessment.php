@@ -32,7 +32,8 @@ final readonly class FanAssessment implements Assessed
     /** @var list<string> why it is not valid, by code */
     public array $wrong;
 
-    public function __construct(public FanSheet $sheet)
+    /** @param  FanSheet|null  $other  the same house tested the other way, with what it leaves open filled */
+    public function __construct(public FanSheet $sheet, private ?FanSheet $other = null)
     {
         $points = array_map(
             fn (array $point): array => ['flow' => $point['flow'] / 3600] + $point,
@@ -163,6 +164,9 @@ final readonly class FanAssessment implements Assessed
         foreach ($this->near() as $name) {
             $findings[] = $this->finding('test.near', Severity::Note, ['figure' => $name], $name);
         }
+        if ($sheet->otherWay !== null && $this->bothWays() === null) {
+            $findings[] = $this->finding('test.no-pair', Severity::Note, ['other' => $sheet->otherWay]);
+        }
 
         return $findings;
     }
@@ -180,10 +184,25 @@ final readonly class FanAssessment implements Assessed
         );
     }
 
+    public function bothWays(): ?BothWays
+    {
+        return $this->other === null ? null : BothWays::of($this, new self($this->other));
+    }
+
+    /** @return array<string, float|null> what it comes to, by figure; null where it is none or no size is known */
+    public function told(): array
+    {
+        $flow = $this->test?->flow(50.0);
+
+        return ['q50_m3_h' => $flow === null ? null : $flow * 3600] +
+            $this->figures() +
+            ['n50_1_h' => null, 'q50_m3_h_m2' => null, 'q75_l_s_m2' => null];
+    }
+
     public function toArray(Words $words): array
     {
         $test = $this->test;
-        $figures = $this->figures();
+        $figures = $this->told();
 
         return [
             'id' => $this->sheet->head->id,
@@ -192,10 +211,10 @@ final readonly class FanAssessment implements Assessed
             'n' => $test?->exponent,
             'c_m3_h_pan' => $test === null ? null : $test->coefficient * 3600,
             'r2' => $test?->determination,
-            'q50_m3_h' => $test === null ? null : $test->flow(50.0) * 3600,
-            'n50_1_h' => $figures['n50_1_h'] ?? null,
-            'q50_m3_h_m2' => $figures['q50_m3_h_m2'] ?? null,
-            'q75_l_s_m2' => $figures['q75_l_s_m2'] ?? null,
+            'q50_m3_h' => $figures['q50_m3_h'],
+            'n50_1_h' => $figures['n50_1_h'],
+            'q50_m3_h_m2' => $figures['q50_m3_h_m2'],
+            'q75_l_s_m2' => $figures['q75_l_s_m2'],
             'leakage_area_4pa_m2' => $test?->leakageArea(4.0),
             'n_95' => $test === null
                 ? null
@@ -203,6 +222,7 @@ final readonly class FanAssessment implements Assessed
             'q50_95_m3_h' => $test === null
                 ? null
                 : array_map(fn (float $flow): float => $flow * 3600, $test->interval(50.0)),
+            'both_ways' => $this->bothWays()?->toArray(),
             'why' => $this->wrong,
             'simulated' => $this->sheet->head->isSimulated,
         ];

@@ -36,6 +36,8 @@ final readonly class FanSheet extends TestSheet
         public ?float $envelope = null,
         public array $targets = [],
         public array $leaks = [],
+        /** the test of the same house the other way */
+        public ?string $otherWay = null,
     ) {
         parent::__construct($head);
     }
@@ -64,6 +66,7 @@ final readonly class FanSheet extends TestSheet
             $this->envelope ?? $envelope,
             $this->targets === [] ? $targets : $this->targets,
             $this->leaks,
+            $this->otherWay,
         );
     }
 
@@ -88,6 +91,7 @@ final readonly class FanSheet extends TestSheet
             'envelope_m2' => $this->envelope,
             'target' => $this->targets,
             'leaks' => array_map(fn (Leak $leak): array => $leak->write(), $this->leaks),
+            'other_way' => $this->otherWay,
         ]);
     }
 
@@ -97,5 +101,11 @@ final readonly class FanSheet extends TestSheet
         $mean = fn (array $read): ?float => $read === [] ? null : array_sum($read) / count($read);
 
         return [$mean($this->before), $mean($this->after)];
+    }
+
+    /** 1 where the house was blown into, −1 where it was drawn out of; 0 where nothing was read. */
+    public function way(): int
+    {
+        return ($this->points[0]['pressure'] ?? 0.0) <=> 0.0;
     }
 }

@@ -37,7 +37,7 @@ final class TestFormat
             [
                 ...TestHead::KEYS, 'convention', 'points', 'zero_flow_before_pa', 'zero_flow_after_pa', 'indoor_c',
                 'outdoor_c', 'barometer_pa', 'indoor_rh_pct', 'outdoor_rh_pct', 'volume_m3', 'envelope_m2', 'target',
-                'leaks',
+                'leaks', 'other_way',
             ],
             ['id', 'kind', 'points', 'indoor_c', 'outdoor_c'],
         );
@@ -61,6 +61,7 @@ final class TestFormat
             envelope: $node->optional('envelope_m2')?->positive(1e7, 'm²', 0.1),
             targets: self::targets($node->optional('target')),
             leaks: array_map(Leak::read(...), $node->optional('leaks')?->listOf(self::MOST_POINTS)->items() ?? []),
+            otherWay: $node->optional('other_way')?->id(),
         );
     }
 

@@ -66,4 +66,11 @@ final readonly class TestHead
             'place' => $this->place,
         ]);
     }
+
+    /** Whether two tests are of one day that is known, one stage and one world, the real or a made up one. */
+    public function isOneOccasionWith(self $other): bool
+    {
+        return $this->date !== null &&
+            [$this->date, $this->stage, $this->isSimulated] === [$other->date, $other->stage, $other->isSimulated];
+    }
 }

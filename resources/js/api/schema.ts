@@ -2036,6 +2036,8 @@ export interface components {
                 /** @description a joint or a part of the building */
                 joint?: string;
             }[];
+            /** @description the test of the same house the other way, of the same day and stage */
+            other_way?: string;
         };
         /** @description water on a window or a joint before its trim */
         WaterTest: {
@@ -3057,6 +3059,15 @@ export interface components {
                 q50_95_m3_h: number[] | null;
                 why: ("offset" | "points" | "signs" | "readings" | "exponent" | "r2")[];
                 simulated: boolean;
+                /** @description the mean of both ways, with the test that other_way names */
+                both_ways: {
+                    with: string;
+                    title: string;
+                    q50_m3_h: number | null;
+                    n50_1_h: number | null;
+                    q50_m3_h_m2: number | null;
+                    q75_l_s_m2: number | null;
+                } | null;
             } | {
                 id: string;
                 /** @enum {string} */

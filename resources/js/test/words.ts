@@ -1,4 +1,4 @@
-import type { DerivedFan, DerivedTest, FanTest, FieldTest, TestKind } from '../api/types';
+import type { DerivedTest, FieldTest, TestKind } from '../api/types';
 
 export const VERDICTS: Record<DerivedTest['verdict'], { words: string; severity: 'pass' | 'fail' | 'caution' }> = {
   pass: { words: 'a test, and as it should be', severity: 'pass' },
@@ -70,6 +70,15 @@ export function linesOf(test: FieldTest, told: DerivedTest): [string, string][] 
           'leakage area at 4 Pa',
           worth(told.leakage_area_4pa_m2 === null ? null : told.leakage_area_4pa_m2 * 1e4, 0, 'cm²'),
         ],
+        ...(told.both_ways
+          ? [
+              ['mean of both ways, with', told.both_ways.title] as [string, string],
+              ['at 50 Pa, mean', worth(told.both_ways.q50_m3_h, 0, 'm³/h')] as [string, string],
+              ['air changes at 50 Pa, mean', worth(told.both_ways.n50_1_h, 2, '1/h')] as [string, string],
+              ['by area at 50 Pa, mean', worth(told.both_ways.q50_m3_h_m2, 2, 'm³/(h·m²)')] as [string, string],
+              ['by area at 75 Pa, mean', worth(told.both_ways.q75_l_s_m2, 2, 'L/(s·m²)')] as [string, string],
+            ]
+          : []),
       ];
     case 'water':
       return [
@@ -115,43 +124,4 @@ export function linesOf(test: FieldTest, told: DerivedTest): [string, string][] 
         ...((told.unsure > 0 ? [['outside of what pins are good for', `${told.unsure}`]] : []) as [string, string][]),
       ];
   }
-}
-
-type Mean = 'q50_m3_h' | 'n50_1_h' | 'q50_m3_h_m2' | 'q75_l_s_m2';
-
-/** The same house blown into and drawn out of on one day: the mean of both. Null where there is no such pair. */
-export function bothWays(
-  test: FanTest,
-  tests: FieldTest[],
-  told: DerivedTest[],
-): { other: FanTest; means: Record<Mean, number | null> } | null {
-  const way = (t: FanTest) => Math.sign(t.points[0]?.pressure_pa ?? 0);
-  const other = tests.find(
-    (t): t is FanTest =>
-      t.kind === 'fan' &&
-      t.id !== test.id &&
-      t.date !== undefined &&
-      t.date === test.date &&
-      t.stage === test.stage &&
-      (t.simulated ?? false) === (test.simulated ?? false) &&
-      way(t) === -way(test) &&
-      way(t) !== 0,
-  );
-  const figures = (id: string) =>
-    told.find((t): t is DerivedFan => t.id === id && t.kind === 'fan' && t.verdict !== 'not valid');
-  const [a, b] = [figures(test.id), other && figures(other.id)];
-  if (!other || !a || !b) return null;
-  const mean = (key: Mean) => {
-    const [x, y] = [a[key], b[key]];
-    return x === null || y === null ? null : (x + y) / 2;
-  };
-  return {
-    other,
-    means: {
-      q50_m3_h: mean('q50_m3_h'),
-      n50_1_h: mean('n50_1_h'),
-      q50_m3_h_m2: mean('q50_m3_h_m2'),
-      q75_l_s_m2: mean('q75_l_s_m2'),
-    },
-  };
 }

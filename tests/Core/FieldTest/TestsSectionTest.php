@@ -35,13 +35,16 @@ function fanSheet(array $more = []): array
     ];
 }
 
-/** @return array{array<string, mixed>, list<string>} the test as the assessment has it, and what is said of it */
-function fanTold(array $sheet): array
+/**
+ * @param  array<string, mixed>  ...$others  tests beside it
+ * @return array{array<string, mixed>, list<string>} the test as the assessment has it, and what is said of it
+ */
+function fanTold(array $sheet, array ...$others): array
 {
     $assessed = new Assessment(readProject([
         'format' => 'apron-project/1',
         'project' => ['name' => 'P', 'units' => 'si'],
-        'tests' => [$sheet],
+        'tests' => [$sheet, ...$others],
     ]));
     $told = json_decode(json_encode($assessed->toArray(new Words(UnitSystem::SI))), true);
 
@@ -183,4 +186,44 @@ it('takes size from the building and target from the brief where it states none'
         ->toEqualWithDelta($told['q50_m3_h'] / 448, 1e-9)
         ->and($told['verdict'])
         ->toBe('fail');
+});
+
+it('tells a house tested both ways by the mean of both, where they are a pair', function () {
+    $into = fn (array $more): array => $more + fanSheet([
+        'id' => 'f2',
+        'points' => array_map(
+            fn (array $point): array => [
+                'pressure_pa' => -$point['pressure_pa'],
+                'flow_m3_h' => 1.1 * $point['flow_m3_h'],
+            ],
+            fanSheet()['points'],
+        ),
+        'title' => 'Blown into',
+        'date' => '2027-05-01',
+    ]);
+    $out = fanSheet(['date' => '2027-05-01', 'other_way' => 'f2']);
+    [$told, $said] = fanTold($out, $into([]));
+    [$other] = fanTold($into([]));
+    $both = $told['both_ways'];
+    expect($both['with'])->toBe('f2')->and($both['title'])->toBe('Blown into');
+    foreach (['q50_m3_h', 'n50_1_h', 'q50_m3_h_m2', 'q75_l_s_m2'] as $figure) {
+        expect($both[$figure])->toEqualWithDelta(($told[$figure] + $other[$figure]) / 2, 1e-9);
+    }
+    expect($said)->not->toContain('note test.no-pair');
+
+    // Another day, the same way, a test that is none, a made up one, one that is not there: no pair, and that is said.
+    $few = array_slice($into([])['points'], 0, 3);
+    foreach ([
+        [$into(['date' => '2027-06-01'])],
+        [$into(['points' => fanSheet()['points']])],
+        [$into(['points' => $few])],
+        [$into(['simulated' => true])],
+        [],
+    ] as $others) {
+        [$told, $said] = fanTold($out, ...$others);
+        expect($told['both_ways'])->toBeNull()->and($said)->toContain('note test.no-pair');
+    }
+    // Two without a date are not known to be of one day.
+    [$told] = fanTold(fanSheet(['other_way' => 'f2']), array_diff_key($into([]), ['date' => 0]));
+    expect($told['both_ways'])->toBeNull();
 });

@@ -67,14 +67,22 @@ final class TestsSection extends ListSection
         if (! $row instanceof FanSheet) {
             return $row instanceof Assessed ? $row : throw new \LogicException('a test that says nothing');
         }
+        $other = $project->of(self::class)[$row->otherWay ?? ''] ?? null;
+        $other = $other instanceof FanSheet ? self::filled($project, $other) : null;
+
+        return new FanAssessment(self::filled($project, $row), $other);
+    }
+
+    private static function filled(Project $project, FanSheet $sheet): FanSheet
+    {
         $target = $project->brief->airTarget;
         $targets = $target === null ? [] : [$target->unit->value => $target->value];
-        $building = $row->volume === null || $row->envelope === null ? $project->of(BuildingSection::class) : null;
+        $building = $sheet->volume === null || $sheet->envelope === null ? $project->of(BuildingSection::class) : null;
         $envelope = $building === null
             ? null
             : new Envelope($building, BuildingSection::sizesOf($project->details));
 
-        return new FanAssessment($row->filled($envelope?->volume, $envelope?->area(), $targets));
+        return $sheet->filled($envelope?->volume, $envelope?->area(), $targets);
     }
 
     private static function detail(Project $project, ?string $id): ?Detail
@@ -107,9 +115,14 @@ final class TestsSection extends ListSection
             return isset($content->place) && is_string($content->place) ? [$content->place] : [];
         }
 
-        $isFan = ($content->kind ?? '') === 'fan';
+        if (($content->kind ?? '') !== 'fan') {
+            return [];
+        }
+        $sizes = isset($content->volume_m3, $content->envelope_m2) ? [] : [(new BuildingSection)->kind()];
 
-        return $isFan && ! isset($content->volume_m3, $content->envelope_m2) ? [(new BuildingSection)->kind()] : [];
+        $other = $content->other_way ?? null;
+
+        return is_string($other) ? [...$sizes, $other] : $sizes;
     }
 
     protected function title(object $row): string

@@ -7,6 +7,8 @@ import { LEAKS, READINGS, readPressures } from './lines';
 
 interface Props {
   test: FanTest;
+  /** the other fan tests of the project, one of which may be its other way */
+  others: FanTest[];
   change: (test: FanTest, run?: string) => void;
 }
 
@@ -19,7 +21,7 @@ const TARGETS: { key: keyof Target; words: string }[] = [
 ];
 
 /** Readings and circumstances of a test, as they are written down beside the fan. */
-export function FanForm({ test, change }: Props) {
+export function FanForm({ test, others, change }: Props) {
   const set = <K extends keyof FanTest>(key: K, value: FanTest[K] | undefined) =>
     change(value === undefined ? without(test, key) : { ...test, [key]: value }, key);
   const zeros = (label: string, key: 'zero_flow_before_pa' | 'zero_flow_after_pa') => (
@@ -49,6 +51,27 @@ export function FanForm({ test, change }: Props) {
             <option value="astm-e779">ASTM E779</option>
           </select>
         </label>
+        {(others.length > 0 || test.other_way) && (
+          <label>
+            the other way, for the mean of both
+            <select
+              className="block"
+              value={test.other_way ?? ''}
+              onChange={(e) => set('other_way', e.target.value || undefined)}
+            >
+              <option value="">none</option>
+              {test.other_way && !others.some((t) => t.id === test.other_way) && (
+                <option value={test.other_way}>{test.other_way}, which is gone</option>
+              )}
+              {others.map((t) => (
+                <option key={t.id} value={t.id}>
+                  {t.title ?? t.id}
+                  {t.date && `, ${t.date}`}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
       </div>
       <TableField label="Readings" table={READINGS} rows={test.points} put={(points) => change({ ...test, points })} />
       <div className="flex flex-wrap items-end gap-3">

@@ -2,13 +2,13 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { get, wordsOf } from '../../api/client';
 import { createDocument } from '../../api/documents';
-import { useAssessment, useDocuments, useProjectId } from '../../api/hooks';
+import { useDocuments, useProjectId } from '../../api/hooks';
 import { useLive } from '../../api/live';
 import { address } from '../../api/paths';
 import type { DerivedTest, Doc, FieldTest, TestKind } from '../../api/types';
 import { Dots } from '../../drawing/test/Dots';
 import { FanPlot } from '../../drawing/test/FanPlot';
-import { askedOf, bothWays, linesOf, STAGES, TEST_KINDS, unitOf, VERDICTS, worth } from '../../test/words';
+import { askedOf, linesOf, STAGES, TEST_KINDS, unitOf, VERDICTS } from '../../test/words';
 import { FindingList } from '../../ui/FindingList';
 import { Frame } from '../../ui/Frame';
 import { freeId } from '../../ui/freeId';
@@ -155,8 +155,7 @@ function Test({ doc, mayEdit, head }: { doc: Doc<FieldTest>; mayEdit: boolean; h
   const { units } = useUnits();
   const draft = useDraft(doc, mayEdit);
   const test = draft.content;
-  const documents = useDocuments().data;
-  const kept = useAssessment().data?.tests ?? [];
+  const others = (useDocuments().data?.tests ?? []).map((t) => t.content).filter((t) => t.id !== test.id);
   const live = useLive({
     path: address('/api/projects/{project}/assess', { project }),
     body: { kind: 'test', content: test, units },
@@ -170,14 +169,6 @@ function Test({ doc, mayEdit, head }: { doc: Doc<FieldTest>; mayEdit: boolean; h
       <span className="text-right">{value}</span>
     </p>
   );
-  const both =
-    test.kind === 'fan' && derived
-      ? bothWays(
-          test,
-          (documents?.tests ?? []).map((t) => t.content),
-          [derived, ...kept.filter((t) => t.id !== test.id)],
-        )
-      : null;
   return (
     <Frame
       sheet={SHEET}
@@ -191,15 +182,6 @@ function Test({ doc, mayEdit, head }: { doc: Doc<FieldTest>; mayEdit: boolean; h
               </p>
               {derived.simulated && <p className="font-bold">Simulated: it tells nothing of the building.</p>}
               {linesOf(test, derived).map(([words, value]) => row(words, value))}
-              {both && (
-                <div data-both={both.other.id} className="pt-2">
-                  <p className="font-bold">Mean of both ways, with {both.other.title ?? both.other.id}</p>
-                  {row('at 50 Pa', worth(both.means.q50_m3_h, 0, 'm³/h'))}
-                  {row('air changes at 50 Pa', worth(both.means.n50_1_h, 2, '1/h'))}
-                  {row('by area at 50 Pa', worth(both.means.q50_m3_h_m2, 2, 'm³/(h·m²)'))}
-                  {row('by area at 75 Pa', worth(both.means.q75_l_s_m2, 2, 'L/(s·m²)'))}
-                </div>
-              )}
             </section>
           )}
           <FindingList findings={(live.answer?.findings ?? []).filter((f) => f.subject === `tests/${test.id}`)} />
@@ -215,7 +197,7 @@ function Test({ doc, mayEdit, head }: { doc: Doc<FieldTest>; mayEdit: boolean; h
           <>
             <HeadFields test={test} change={draft.change} />
             {test.kind === 'fan' ? (
-              <FanForm test={test} change={draft.change} />
+              <FanForm test={test} others={others.filter((t) => t.kind === 'fan')} change={draft.change} />
             ) : (
               <KindForm test={test} change={draft.change} />
             )}
