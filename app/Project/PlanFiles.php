@@ -13,6 +13,9 @@ use Sabre\VObject\Component\VCalendar;
 /** The plan of a project as others read it: in their calendars, and in their sheets. */
 final readonly class PlanFiles
 {
+    /** Of one area: two years, week by week. */
+    private const MOST_WALKS = 104;
+
     private function __construct(private string $project, private PlanAssessment $plan)
     {
     }
@@ -48,6 +51,17 @@ final readonly class PlanFiles
             $this->add($calendar, "clock-{$clock->task->id}", $title, $clock->coverBy, $clock->coverBy, [
                 'DESCRIPTION' => sprintf('%g days in the sun are over', $clock->limit),
             ]);
+        }
+
+        foreach ($this->plan->walks() as $walk) {
+            $day = $walk['from'] + $walk['every_days'];
+            for ($n = 1; $n <= self::MOST_WALKS && $day < ($walk['to'] ?? $this->plan->schedule->finish); $n++) {
+                $title = trim("Damage walk $walk[area]");
+                $this->add($calendar, 'walk-'.hash('sha256', $walk['area'])."-$n", $title, $day, $day, [
+                    'CATEGORIES' => $walk['area'],
+                ]);
+                $day += $walk['every_days'];
+            }
         }
 
         return $calendar->serialize();

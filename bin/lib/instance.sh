@@ -58,7 +58,6 @@ claim_instance() {
   clear_leftovers
   port_busy "$PORT" && die "Port $PORT is taken by another program. Free it, or choose another: APRON_PORT=8090 ./apron start"
   rm -f "$RUN/run/stopping" "$RUN/run/restoring"
-  printf '%s' "$PORT" > "$RUN/port"
 }
 
 clear_leftovers() {
@@ -99,6 +98,7 @@ secret() {
 artisan() { php artisan "$@" </dev/null; }
 
 raise_instance() {
+  printf '%s' "$PORT" > "$RUN/port"
   step "Starting the database"
   start_database
   environment

@@ -75,7 +75,7 @@ it(
         $browser->until(
             'return /“soft” cannot be read/.test(document.querySelector("form [role=alert]")?.textContent ?? "")',
         );
-        $field('permeance, dry')->clear()->sendKeys('0.8 perm');
+        $field('permeance, dry')->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'0.8 perm');
         $browser->driver->executeScript('document.querySelector("form button[type=submit]").click()');
         $browser->until(
             'return location.pathname.endsWith("/materials/valley-board") && /Sheet 7/.test(document.querySelector("aside").textContent)',

@@ -104,8 +104,11 @@ it('keeps a pull on the real face, and the pair is judged by it everywhere', fun
         $field('Days it had lain')->sendKeys('three');
         button($browser, 'keep this pull', WebDriverKeys::ENTER);
         $browser->until('return /three/.test(document.querySelector("[data-pulls] [role=alert]")?.textContent)');
-        $field('Days it had lain')->clear();
-        $field('Days it had lain')->sendKeys(['3', WebDriverKeys::ENTER]);
+        $field('Days it had lain')->sendKeys([
+            WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL,
+            '3',
+            WebDriverKeys::ENTER,
+        ]);
         $browser->see('aside [data-pair="no bond"]');
         $browser->until('return /let go of the face, after 3 days/.test(document.querySelector("[data-pulls]").textContent)');
         $browser->until("return /no bond/.test(document.querySelector('$pair').textContent)");
@@ -134,8 +137,7 @@ it('shows the months that each can be laid in, and who is in the sun too long', 
         );
         $browser->see("[aria-label='Days until it is covered']")->sendKeys('100 days');
         $browser->until('return /no number of days/.test(document.querySelector("[data-season] [role=alert]")?.textContent)');
-        $browser->see("[aria-label='Days until it is covered']")->clear();
-        $browser->see("[aria-label='Days until it is covered']")->sendKeys('100');
+        retype($browser, "[aria-label='Days until it is covered']", '100');
         $sun = fn (string $of): string => "document.querySelector('[data-season-of=\"$of\"] [data-sun]').dataset.sun";
         $browser->until("return {$sun('membrane-sbs')} === 'true' && {$sun('polyolefin-wrap')} === 'false'");
         expect($browser->text('[data-season-of="membrane-sbs"]'))->toContain('90 ▲');
@@ -160,8 +162,7 @@ it('leads from the mark on a drawing to its pair, and takes in what was used ins
         $of(2)->sendKeys('a strip of something');
         $of(3)->sendKeys(['The roll had run out', WebDriverKeys::ENTER]);
         $browser->until('return /no material of the project/.test(document.querySelector("[data-instead] [role=alert]")?.textContent)');
-        $of(2)->clear();
-        $of(2)->sendKeys('Seam tape, butyl');
+        $of(2)->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'Seam tape, butyl');
         button($browser, 'put it in the record', WebDriverKeys::ENTER);
         $browser->see('[data-substitution]');
         $browser->until('return /The roll had run out/.test(document.querySelector("[data-substitution]").textContent)');

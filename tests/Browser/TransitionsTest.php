@@ -44,8 +44,8 @@ it('draws a building from the walk round it, decides its joints, and says what i
         $walk = "[aria-label='The plan, as you walk round it']";
         $browser->see($walk)->sendKeys(['12000, up 8000', WebDriverKeys::ENTER]);
         $browser->until('return /neither a length nor a turn/.test(document.querySelector("[role=alert]")?.textContent)');
-        $browser->see($walk)->clear();
-        $browser->see($walk)->sendKeys(['12 000, left 8 000, left 12 000', WebDriverKeys::ENTER]);
+        retype($browser, $walk, '12 000, left 8 000, left 12 000');
+        $browser->see($walk)->sendKeys(WebDriverKeys::ENTER);
         $browser->see('[data-drawing=plan] [data-block=b1]');
         $browser->see('[data-matrix] [data-kind=parapet]');
         // Of nothing yet: every joint is broken, and says why.

@@ -57,6 +57,10 @@ it('tells the mean of both ways anew when either test changes, in what is kept a
     $content = $out + ['id' => 'a', 'kind' => 'fan', 'date' => '2027-05-01', 'indoor_c' => 20, 'outdoor_c' => 20];
     $draft = $this->postJson("$path/assess", ['kind' => 'test', 'content' => $content, 'units' => 'si'])->assertOk();
     expect(array_column($draft->json('tests'), null, 'id')['a']['both_ways']['with'])->toBe('b');
+    // Either names the other: what is stored of the draft is not read beside it.
+    $put('b', 2, ['points' => $points(1, 70.0), 'other_way' => 'a']);
+    $draft = $this->postJson("$path/assess", ['kind' => 'test', 'content' => $content, 'units' => 'si'])->assertOk();
+    expect(array_column($draft->json('tests'), null, 'id')['a']['both_ways']['with'])->toBe('b');
 });
 
 it('finds the leak again that was put in, within its interval, 90 times of 100 and more', function () {

@@ -31,6 +31,8 @@ final readonly class Check
         /** a film, which is read in mil or µm where only a number is typed */
         public bool $film = false,
         public CheckOf $of = CheckOf::Detail,
+        /** taken again and again: what was seen last counts */
+        public ?Rhythm $rhythm = null,
     ) {
     }
 }

@@ -58,6 +58,7 @@ final class CheckFormat
 
         return self::told($check, $words) + [
             'what' => $check->what,
+            'rhythm' => $check->rhythm?->toArray(),
             'wanted' => self::wanted($check),
             'detail_title' => $title,
             'asked' => SiteFormat::writeAsked($asked),

@@ -24,6 +24,16 @@ final class SiteFindings
         foreach ($checks as [$check, $of, $title]) {
             $readings = $standing[$check->id] ?? [];
             unset($standing[$check->id]);
+            $missed = $check->rhythm?->missed($readings);
+            if ($missed !== null) {
+                $findings[] = new Finding(
+                    'site.walk-missed',
+                    Severity::Caution,
+                    'site/checks/'.$check->id,
+                    ['title' => $title, 'on' => $missed, 'every_days' => $check->rhythm->every],
+                    Source::commonPractice(),
+                );
+            }
             $verdict = Verdict::of($check, $readings);
             if ($verdict->severity !== null && $verdict->severity !== Severity::Pass) {
                 $findings[] = self::outOfBounds($check, $of, $title, $verdict, $readings);

@@ -25,6 +25,7 @@ final class SiteSheet
                 ? null
                 : Bounds::of($told['least_mm'], $told['most_mm'], ReadingUnit::Millimetre),
             null,
+            rhythm: Rhythm::read($told['rhythm'] ?? null),
         );
     }
 
@@ -111,9 +112,11 @@ final class SiteSheet
     {
         $check = self::asCheck($told);
         $verdict = Verdict::of($check, $readings);
-        unset($told['what']);
+        unset($told['what'], $told['rhythm']);
 
         return $told + [
+            'due' => $check->rhythm?->due($readings),
+            'missed' => $check->rhythm?->missed($readings) !== null,
             'readings' => array_map(function (SiteEvent $r) use ($check): array {
                 [$then, $today] = [Verdict::judge($check, $r), Verdict::today($check, $r)];
 

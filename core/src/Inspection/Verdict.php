@@ -31,6 +31,13 @@ final readonly class Verdict
         if ($readings === []) {
             return new self(null, 0, null, null, null, 0.0);
         }
+        if ($check?->rhythm !== null) {
+            $at = array_map(fn (SiteEvent $r): string => $r->at, $readings);
+            array_multisort($at, $readings);
+            $severity = self::judge($check, $readings[count($readings) - 1]);
+
+            return new self($severity, count($readings), null, null, null, $severity === Severity::Pass ? 0.0 : 1.0);
+        }
         $severities = array_map(fn (SiteEvent $reading): Severity => self::judge($check, $reading), $readings);
         $worst = array_reduce(
             $severities,

@@ -8,6 +8,7 @@ use Apron\Climate\Month;
 use Apron\Contact\Season;
 use Apron\Contact\Weather;
 use Apron\Detail\Detail;
+use Apron\Inspection\Check;
 use Apron\Material\Material;
 use Apron\Material\Usual;
 use Apron\Rules\Finding;
@@ -64,6 +65,10 @@ final readonly class PlanAssessment
                 array_values($this->schedule->planned),
             ),
             'clocks' => array_map(fn (Clock $clock): array => $clock->toArray(), $this->clocks),
+            'walks' => array_map(fn (array $walk): array => [
+                'from' => Day::written($walk['from']),
+                'to' => $walk['to'] === null ? null : Day::written($walk['to']),
+            ] + $walk, $this->walks()),
             'cures' => Curing::told($this->plan, $this->schedule, $this->products, $this->outlook),
             'weather' => array_map(fn (DayWeather $on): array => [
                 ...$on->toArray(),
@@ -78,6 +83,18 @@ final readonly class PlanAssessment
                 'openings' => $run['openings'],
             ], $this->showers),
         ];
+    }
+
+    /** @return list<array{area: string, from: int, to: int|null, every_days: int}> walks along what stands open */
+    public function walks(): array
+    {
+        return DamageWalks::of($this->clocks);
+    }
+
+    /** @return list<Check> the same as looks */
+    public function checks(): array
+    {
+        return DamageWalks::checks($this->clocks, $this->plan->today);
     }
 
     /** @return list<array{task: string, gate: string}> what is planned on a day, and whether its weather lets it be */

@@ -9,6 +9,7 @@ use Apron\Detail\Detail;
 use Apron\Inspection\Check;
 use Apron\Inspection\DetailChecks;
 use Apron\Inspection\FieldChecks;
+use Apron\Project\Section\PlanSection;
 
 /** Everything of a project that is read on site: the fields of its walls, its openings and its joints. */
 final class SiteChecks
@@ -23,6 +24,7 @@ final class SiteChecks
                     $project->assemblies,
                 ),
                 ...array_map(fn (Detail $d): array => [DetailChecks::of($d), $d->title], $project->details),
+                [PlanSection::assess($project)?->checks() ?? [], PlanSection::TITLE],
             ],
         );
     }

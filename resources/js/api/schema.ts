@@ -2803,6 +2803,13 @@ export interface components {
                     covered: string | null;
                     days_used: number | null;
                 }[];
+                /** @description what stands open and is walked along on a rhythm */
+                walks: {
+                    area: string;
+                    from: string;
+                    to: string | null;
+                    every_days: number;
+                }[];
                 /** @description waits until something has cured, with the air that they were reckoned in */
                 cures: {
                     task: string;
@@ -3171,7 +3178,7 @@ export interface components {
             /** @description a film: a bare number is in mil or µm */
             film: boolean;
             /** @enum {string} */
-            of: "detail" | "assembly";
+            of: "detail" | "assembly" | "plan";
             most_mm: number | null;
         };
         SequenceSheet: {
@@ -3313,10 +3320,14 @@ export interface components {
             asked: components["schemas"]["Asked"];
             film: boolean;
             /** @enum {string} */
-            of: "detail" | "assembly";
+            of: "detail" | "assembly" | "plan";
             most_mm: number | null;
             /** @description readings that are wanted */
             wanted: number;
+            /** @description the day of the next look, of a check with a rhythm */
+            due: string | null;
+            /** @description that day has passed */
+            missed: boolean;
         };
         Fault: {
             id: string;

@@ -22,6 +22,8 @@ use Apron\Rules\Words;
  */
 final class PlanSection extends OneSection
 {
+    public const TITLE = 'the plan';
+
     public function kind(): string
     {
         return 'plan';
@@ -98,7 +100,8 @@ final class PlanSection extends OneSection
                 $assessed->findings(),
                 ['calendar' => $assessed->toArray()],
                 array_values(array_filter(array_column($assessed->plan->given, 'product'))),
-                title: 'the plan',
+                $assessed->checks(),
+                self::TITLE,
             );
     }
 }

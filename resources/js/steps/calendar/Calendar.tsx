@@ -19,6 +19,7 @@ import { SaveState } from '../../ui/SaveState';
 import { useUnits } from '../../ui/units';
 import { useDraft } from '../../ui/useDraft';
 import { Clocks } from './Clocks';
+import { Walks } from './Walks';
 import { Dates } from './Dates';
 import { DaySheet } from './DaySheet';
 import { Forecast } from './Forecast';
@@ -203,6 +204,7 @@ function Days({ doc, mayEdit }: { doc: Doc<Plan>; mayEdit: boolean }) {
                 </p>
               )}
               {calendar && <Clocks {...{ plan, calendar }} choose={setChosen} />}
+              {calendar && <Walks walks={calendar.walks} />}
               <FindingList findings={live.answer?.findings ?? []} />
             </>
           )}

@@ -36,6 +36,10 @@ export function DaySheet({ day, plan, calendar, choose, to }: Props) {
       (c.covered === null || dayOf(c.covered) > day)
     );
   });
+  const walked = calendar.walks.filter((walk) => {
+    const since = day - dayOf(walk.from);
+    return since > 0 && since % walk.every_days === 0 && (walk.to === null || day < dayOf(walk.to));
+  });
   const products = [...new Set(on.map((t) => tasks.get(t.id)?.product).filter((p): p is string => p !== undefined))];
   const made = [...new Set(on.flatMap((t) => tasks.get(t.id)?.details ?? []))];
   const titles = new Map(
@@ -95,6 +99,11 @@ export function DaySheet({ day, plan, calendar, choose, to }: Props) {
           ))}
         </div>
       )}
+      {walked.map((walk) => (
+        <p key={walk.area} className="border-t border-hair py-1 text-[12px]" data-walk={walk.area}>
+          Damage walk: {walk.area === '' ? 'all that is laid' : walk.area}
+        </p>
+      ))}
       {soon.map((c) => (
         <p key={c.task} className="border-t border-hair py-1 text-[12px] text-caution">
           {tasks.get(c.task)?.title ?? c.task} must be covered by {spoken(dayOf(c.cover_by))}

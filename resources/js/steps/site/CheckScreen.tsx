@@ -1,3 +1,4 @@
+import { stands } from './stands';
 import { useRef, useState, type ReactNode } from 'react';
 import { useSequence } from '../../api/hooks';
 import type { Check, SiteCheck, SiteEvent } from '../../api/types';
@@ -143,7 +144,7 @@ export function CheckScreen({
       )}
       <p className="flex justify-between border-b-2 border-black px-[18px] py-[10px] text-[13px]">
         <b>
-          {check.detail} · {check.of === 'detail' ? 'step' : 'layer'} {check.step}
+          {check.detail} · {stands(check)}
         </b>
         {state}
       </p>

@@ -46,6 +46,7 @@ function InsteadForm({ add, ensureVisit }: Omit<Props, 'site'>) {
   const documents = useDocuments().data;
   const materials = useMaterials().data ?? [];
   const [said, setSaid] = useState({ of: '', part: '', material: '', words: '' });
+  const type = (more: Partial<typeof said>) => setSaid((before) => ({ ...before, ...more }));
   const [why, setWhy] = useState<string | null>(null);
   const [list, id] = [said.of.split('/')[0], said.of.split('/').slice(1).join('/')];
   const sheet = useSequence(list === 'details' ? id : undefined).data;
@@ -84,7 +85,7 @@ function InsteadForm({ add, ensureVisit }: Omit<Props, 'site'>) {
         <select
           className="min-h-[40px] w-full min-w-0"
           value={said.of}
-          onChange={(e) => setSaid({ ...said, of: e.target.value, part: '' })}
+          onChange={(e) => type({ of: e.target.value, part: '' })}
         >
           <option value="">which wall, opening or joint …</option>
           {documents?.assemblies.map((d) => (
@@ -105,7 +106,7 @@ function InsteadForm({ add, ensureVisit }: Omit<Props, 'site'>) {
           className="min-h-[40px] w-full min-w-0"
           disabled={parts.length === 0}
           value={said.part}
-          onChange={(e) => setSaid({ ...said, part: e.target.value })}
+          onChange={(e) => type({ part: e.target.value })}
         >
           <option value="">which layer or piece …</option>
           {parts.map(([part, name]) => (
@@ -121,7 +122,7 @@ function InsteadForm({ add, ensureVisit }: Omit<Props, 'site'>) {
           className="min-h-[40px] w-full min-w-0"
           list="site-materials"
           value={said.material}
-          onChange={(e) => setSaid({ ...said, material: e.target.value })}
+          onChange={(e) => type({ material: e.target.value })}
         />
         <datalist id="site-materials">
           {materials.map((m) => (
@@ -135,7 +136,7 @@ function InsteadForm({ add, ensureVisit }: Omit<Props, 'site'>) {
           className="min-h-[40px] w-full min-w-0"
           maxLength={2000}
           value={said.words}
-          onChange={(e) => setSaid({ ...said, words: e.target.value })}
+          onChange={(e) => type({ words: e.target.value })}
         />
       </label>
       <button className="act min-h-[56px] justify-self-start">put it in the record</button>

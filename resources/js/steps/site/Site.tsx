@@ -1,12 +1,9 @@
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { useDocuments, useMe, useProjectId, useSequence, useSite } from '../../api/hooks';
+import { useDocuments, useMe, useProjectId, useSite } from '../../api/hooks';
 import { keptWords, useKept } from '../../api/kept';
 import { wordsOf } from '../../api/client';
 import type { SiteCheck, SiteSheet } from '../../api/types';
-import { Measured } from '../../drawing/unfolded/Measured';
-import { Numbers } from '../../drawing/unfolded/Numbers';
-import { Unfolded } from '../../drawing/unfolded/Unfolded';
 import { asked, worstRead } from '../../quantity/asked';
 import { show } from '../../quantity/show';
 import { SeverityMark, severityColour, severityWord } from '../../ui/severity';
@@ -20,6 +17,8 @@ import type { DraftEvent } from './outbox';
 import { useOutbox, type OutboxState } from './useOutbox';
 import { useDusk } from './useDusk';
 import { useTakenAlong } from './useTakenAlong';
+import { stands } from './stands';
+import { Where } from './Where';
 import { openVisit } from './visit';
 
 /** Narrower than this it is a phone: one column, no rail, no title strip. */
@@ -313,10 +312,7 @@ function CheckList({ site, near }: { site: SiteSheet; near: (check: string) => v
                 </span>
                 <span className="grow">
                   {c.title}
-                  <span className="text-faint">
-                    {' '}
-                    · {c.of === 'detail' ? 'step' : 'layer'} {c.step}
-                  </span>
+                  <span className={c.missed ? 'font-semibold text-caution' : 'text-faint'}> · {stands(c)}</span>
                 </span>
                 <span
                   className={`whitespace-nowrap font-semibold ${c.verdict.severity ? severityColour(c.verdict.severity) : 'text-faint'}`}
@@ -332,24 +328,6 @@ function CheckList({ site, near }: { site: SiteSheet; near: (check: string) => v
         <p className="text-faint">{wanted.length - most.length} more: find them by opening or words.</p>
       )}
     </>
-  );
-}
-
-/** The opening as it will stand, with the place of one check on it. */
-function Where({ check }: { check: SiteCheck | undefined }) {
-  const { units } = useUnits();
-  const sequence = useSequence(check?.of === 'detail' ? check.detail : undefined);
-  if (!check || !sequence.data) return <div />;
-  return (
-    <figure>
-      <div className="h-[560px]">
-        <Unfolded sheet={sequence.data} step={sequence.data.steps.at(-1)?.number ?? 1} units={units}>
-          <Numbers />
-          {check.measured && <Measured measured={check.measured} />}
-        </Unfolded>
-      </div>
-      <figcaption className="text-center font-semibold">{check.title}</figcaption>
-    </figure>
   );
 }
 
