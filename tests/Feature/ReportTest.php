@@ -86,7 +86,7 @@ it('shows the printer everything the report is made of, and no more than data', 
         ->and($sheet['sequences'][0]['steps'])
         ->toHaveCount(10)
         ->and($sheet['site']['checks'])
-        ->toHaveCount(94);
+        ->toHaveCount(96);
 });
 
 it(

@@ -26,8 +26,7 @@ final class RainLoad
         return $month->rain === null || $month->wind === null
             ? null
             : $rules->figure('rain_on_wall') *
-                    self::height($exposure) *
-                    (float) $rules->cell('rain_deposition', $exposure->over->value, 'factor') *
+                    self::share($exposure) *
                     $month->wind *
                     $month->rain *
                     self::ANY_DIRECTION *
@@ -40,6 +39,13 @@ final class RainLoad
         $on = self::onWall($month, $exposure);
 
         return $on === null ? null : $on * RuleFigures::of('practice')->figure('rain_leak_share');
+    }
+
+    /** What a wall gets of the rain that would pass an upright plane in open country: by its height, what is over it. */
+    public static function share(Exposure $exposure): float
+    {
+        return self::height($exposure) *
+            (float) RuleFigures::of('practice')->cell('rain_deposition', $exposure->over->value, 'factor');
     }
 
     private static function height(Exposure $exposure): float

@@ -86,6 +86,8 @@ final readonly class Material
         public ?Family $outerFamily = null,
         /** what its data sheet says of laying it */
         public ?Product $product = null,
+        /** what it does as it gets wetter; null where nobody has measured it */
+        public ?MoistureTables $moisture = null,
     ) {
     }
 

@@ -34,6 +34,7 @@ final class MaterialFormat
         'free_saturation_kg_m3',
         'water_absorption_kg_m2_s05',
         'safe_store_kg_m3',
+        'moisture',
         'air_permeance_l_s_m2',
         'sheds_water',
         'back_family',
@@ -100,13 +101,7 @@ final class MaterialFormat
             ),
             density: $node->optional('density_kg_m3')?->positive(25000, 'kg/m³', 0.1),
             specificHeat: $node->optional('specific_heat_j_kgk')?->positive(10000, 'J/(kg·K)', 10),
-            sorptionCurve: self::curve(
-                $node->optional('sorption_curve'),
-                'rh_pct',
-                [0, 100, '% relative humidity'],
-                'water_kg_m3',
-                [1000, 'kg/m³', 1e-6],
-            ),
+            sorptionCurve: self::sorption($node->optional('sorption_curve')),
             freeSaturation: $node->optional('free_saturation_kg_m3')?->positive(1000, 'kg/m³', 0.01),
             waterAbsorption: $node->optional('water_absorption_kg_m2_s05')?->positive(10, 'kg/(m²·s^½)', 1e-7),
             safeStore: $node->optional('safe_store_kg_m3')?->positive(1000, 'kg/m³', 0.001),
@@ -122,6 +117,7 @@ final class MaterialFormat
             facers: self::facers($node->optional('facers')),
             outerFamily: self::face($node, 'outer', null),
             product: $node->has('product') ? ProductFormat::read($node->get('product')) : null,
+            moisture: MoistureFormat::read($node->optional('moisture')),
         );
     }
 
@@ -147,6 +143,7 @@ final class MaterialFormat
             'free_saturation_kg_m3' => $material->freeSaturation,
             'water_absorption_kg_m2_s05' => $material->waterAbsorption,
             'safe_store_kg_m3' => $material->safeStore,
+            'moisture' => MoistureFormat::write($material->moisture),
             'air_permeance_l_s_m2' => $material->airPermeance,
             'sheds_water' => $material->shedsWater,
             'back_family' => $material->backFamily?->id,
@@ -273,6 +270,25 @@ final class MaterialFormat
         }
 
         return new Curve($points, $values);
+    }
+
+    /** Water by humidity in balance: damper air never leaves less of it. */
+    private static function sorption(?Node $node): ?Curve
+    {
+        $curve = self::curve(
+            $node,
+            'rh_pct',
+            [0, 100, '% relative humidity'],
+            'water_kg_m3',
+            [1000, 'kg/m³', 1e-6],
+        );
+        foreach ($curve->values ?? [] as $i => $water) {
+            if ($node !== null && $curve !== null && $i > 0 && $water < $curve->values[$i - 1]) {
+                $node->items()[$i]->get('water_kg_m3')->refuse('no less water than at the humidity before');
+            }
+        }
+
+        return $curve;
     }
 
     /** @return list<array<string, float>>|null */

@@ -13,6 +13,7 @@ use Apron\Project\Section\BuildingSection;
 use Apron\Project\Section\DetailsSection;
 use Apron\Project\Section\MaterialsSection;
 use Apron\Project\Section\OpeningsSection;
+use Apron\Project\Section\PlaneSectionsSection;
 use Apron\Project\Section\PlanSection;
 use Apron\Project\Section\SiteSection;
 use Apron\Project\Section\SystemsSection;
@@ -35,6 +36,7 @@ final readonly class Sections
         DetailsSection::class,
         OpeningsSection::class,
         BuildingSection::class,
+        PlaneSectionsSection::class,
         TakeoffSection::class,
         PlanSection::class,
         TestsSection::class,

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Apron\Vapour;
 
 use Apron\Assembly\ThermalResistance;
-use Apron\Climate\Air;
 use Apron\Climate\Climate;
 use Apron\Climate\IndoorAir;
 use Apron\Rules\RuleFigures;
@@ -32,21 +31,9 @@ final readonly class SurfaceFactor
         $total = $heat->total();
         $this->factor = $total === null ? null : 1 - $rsi / ($total - $heat->assembly->rsi() + $rsi);
         $this->atBridge = SurfaceAtBridge::factor($heat);
-        [$least, $critical] = [null, null];
-        foreach ($climate->months as $m => $outdoors) {
-            $air = $indoors->during($m, $outdoors);
-            if ($outdoors->celsius >= $air['celsius']) {
-                continue;
-            }
-            $needed =
-                (Air::dewPoint($air['pressure'] / $damp) - $outdoors->celsius) /
-                ($air['celsius'] - $outdoors->celsius);
-            if ($least === null || $needed > $least) {
-                [$least, $critical] = [$needed, $m];
-            }
-        }
-        $this->leastForMould = $least;
-        $this->criticalMonth = $critical;
+        $asked = SurfaceAsked::below($damp, $climate, $indoors);
+        $this->leastForMould = $asked->factor;
+        $this->criticalMonth = $asked->month;
     }
 
     /**

@@ -1,0 +1,343 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Apron\Conduction;
+
+/**
+ * Temperatures of a section on one grid, by the box around each node (ISO 10211): half of each cell beside it, and of
+ * the faces it shares with air. Symmetric, so that what one air gives the other takes.
+ */
+final class PlaneField
+{
+    /** W/(m·K), of nothing: a cell that no block fills */
+    private const NOTHING = 0.0;
+
+    /** mm; so far beyond a face is asked for what is there */
+    private const BESIDE = 1e-7;
+
+    /** @var list<float> °C by node, row after row from the lowest y */
+    public readonly array $temperatures;
+
+    /** @var array<int, float> W/m out of each air, by its place in the section */
+    public readonly array $flows;
+
+    /** @var array<int, array<int, float>> by air, by node: the conductance of its faces there, W/(m·K) */
+    private array $faces = [];
+
+    /** @var array<int, array<int, int>> by node: airs that hold it at their temperature */
+    private array $held = [];
+
+    private readonly float $coldest;
+
+    /** @var list<float> W/(m·K) of each cell, with a ring around */
+    private readonly array $cells;
+
+    /** @throws \Apron\Budget\TakesTooLong */
+    public function __construct(
+        private readonly PlaneSection $section,
+        public readonly PlaneGrid $grid,
+        ?self $coarser = null,
+    ) {
+        $this->coldest = min(array_map(fn (AirBeside $air): float => $air->temperature, $section->airs));
+        $this->cells = $this->filled();
+        $this->solve($coarser);
+    }
+
+    /** °C at a point of the section, between the four nodes around it */
+    public function at(float $x, float $y): float
+    {
+        [$i, $s] = self::place($this->grid->x, $x);
+        [$j, $t] = self::place($this->grid->y, $y);
+        $wide = count($this->grid->x);
+        $at = fn (int $i, int $j): float => $this->temperatures[$j * $wide + $i];
+
+        return (1 - $t) * ((1 - $s) * $at($i, $j) + $s * $at($i + 1, $j))
+            + $t * ((1 - $s) * $at($i, $j + 1) + $s * $at($i + 1, $j + 1));
+    }
+
+    /** @return array{temperature: float, x: float, y: float}|null °C and mm of the coldest place of faces to air inside */
+    public function coldestInside(): ?array
+    {
+        $wide = count($this->grid->x);
+        $least = null;
+        foreach ($this->section->airs as $a => $air) {
+            if (! $this->section->isInside($air)) {
+                continue;
+            }
+            foreach (array_keys($this->faces[$a] ?? []) as $node) {
+                if ($least === null || $this->temperatures[$node] < $this->temperatures[$least]) {
+                    $least = $node;
+                }
+            }
+        }
+
+        return $least === null ? null : [
+            'temperature' => $this->temperatures[$least],
+            'x' => $this->grid->x[$least % $wide],
+            'y' => $this->grid->y[intdiv($least, $wide)],
+        ];
+    }
+
+    private function solve(?self $coarser): void
+    {
+        $wide = count($this->grid->x);
+        $high = count($this->grid->y);
+        [$east, $north] = $this->conductances();
+        $this->findFaces();
+        $count = $wide * $high;
+        $right = array_fill(0, $count, 0.0);
+        $sum = $right;
+        for ($i = 0; $i < $count; $i++) {
+            $sum[$i] = $east[$i] + $north[$i] + ($east[$i - 1] ?? 0.0) + ($north[$i - $wide] ?? 0.0);
+        }
+        foreach ($this->faces as $a => $faces) {
+            $above = $this->section->airs[$a]->temperature - $this->coldest;
+            foreach ($faces as $node => $conductance) {
+                $sum[$node] += $conductance;
+                $right[$node] += $conductance * $above;
+            }
+        }
+        $kept = $this->hold($sum, $east, $north, $right);
+        // What no block fills takes part with nothing.
+        for ($i = 0; $i < $count; $i++) {
+            $sum[$i] = $sum[$i] > 0.0 ? $sum[$i] : 1.0;
+        }
+        $solved = (new ConjugateGradients($sum, $east, $north, $wide))->solve($right, $this->guess($coarser));
+        $temperatures = [];
+        foreach ($solved as $above) {
+            $temperatures[] = $above + $this->coldest;
+        }
+        $this->temperatures = $temperatures;
+        $this->flows = $this->flowsOf($kept);
+    }
+
+    /** @return list<float> K above the coldest air, by node */
+    private function guess(?self $coarser): array
+    {
+        if ($coarser === null) {
+            return array_fill(0, $this->grid->nodes(), 0.0);
+        }
+        $across = array_map(fn (float $x): array => self::place($coarser->grid->x, $x), $this->grid->x);
+        $wide = count($coarser->grid->x);
+        $from = $coarser->temperatures;
+        $guess = [];
+        foreach ($this->grid->y as $y) {
+            [$j, $t] = self::place($coarser->grid->y, $y);
+            foreach ($across as [$i, $s]) {
+                $at = $j * $wide + $i;
+                $guess[] = (1 - $t) * ((1 - $s) * $from[$at] + $s * $from[$at + 1])
+                    + $t * ((1 - $s) * $from[$at + $wide] + $s * $from[$at + $wide + 1]) - $this->coldest;
+            }
+        }
+
+        return $guess;
+    }
+
+    /**
+     * From each node to the next and to the one above: of the two cells beside the way, half of each.
+     *
+     * @return array{list<float>, list<float>} W/(m·K) for each metre of joint
+     */
+    private function conductances(): array
+    {
+        [$x, $y] = [$this->grid->x, $this->grid->y];
+        $wide = count($x);
+        $east = $north = array_fill(0, $wide * count($y), 0.0);
+        for ($j = 0, $rows = count($y) - 1; $j < $rows; $j++) {
+            $dy = $y[$j + 1] - $y[$j];
+            for ($i = 0; $i < $wide - 1; $i++) {
+                $conductivity = $this->cells[($j + 1) * ($wide + 1) + $i + 1];
+                $dx = $x[$i + 1] - $x[$i];
+                $at = $j * $wide + $i;
+                $along = (0.5 * $conductivity * $dy) / $dx;
+                $up = (0.5 * $conductivity * $dx) / $dy;
+                $east[$at] += $along;
+                $east[$at + $wide] += $along;
+                $north[$at] += $up;
+                $north[$at + 1] += $up;
+            }
+        }
+
+        return [$east, $north];
+    }
+
+    /**
+     * W/(m·K) of each cell, later blocks over earlier ones, row after row, with a ring of cells of nothing around.
+     *
+     * @return list<float>
+     */
+    private function filled(): array
+    {
+        [$x, $y] = [$this->grid->x, $this->grid->y];
+        $row = count($x) + 1;
+        $cells = array_fill(0, $row * (count($y) + 1), self::NOTHING);
+        foreach ($this->section->blocks as $block) {
+            $left = self::line($x, $block->rect->x0) + 1;
+            $right = self::line($x, $block->rect->x1);
+            $top = self::line($y, $block->rect->y1);
+            for ($j = self::line($y, $block->rect->y0) + 1; $j <= $top; $j++) {
+                for ($i = $left; $i <= $right; $i++) {
+                    $cells[$j * $row + $i] = $block->conductivity;
+                }
+            }
+        }
+
+        return $cells;
+    }
+
+    /** Faces of cells that are filled, with air on the other side: each gives its two nodes a half. */
+    private function findFaces(): void
+    {
+        [$x, $y] = [$this->grid->x, $this->grid->y];
+        $wide = count($x);
+        $high = count($y);
+        $row = $wide + 1;
+        for ($j = 0; $j < $high; $j++) {
+            for ($i = 0; $i < $wide; $i++) {
+                $node = $j * $wide + $i;
+                // Upward from the node, between the cells to its left and right; then to the right of it.
+                $cell = ($j + 1) * $row + $i;
+                if ($j < $high - 1 && $this->isFace($this->cells[$cell], $this->cells[$cell + 1])) {
+                    $beyond = $this->cells[$cell] === self::NOTHING ? -self::BESIDE : self::BESIDE;
+                    $air = $this->airAt($x[$i] + $beyond, 0.5 * ($y[$j] + $y[$j + 1]));
+                    $this->face($air, $y[$j + 1] - $y[$j], $node, $node + $wide);
+                }
+                $cell = $j * $row + $i + 1;
+                if ($i < $wide - 1 && $this->isFace($this->cells[$cell], $this->cells[$cell + $row])) {
+                    $beyond = $this->cells[$cell] === self::NOTHING ? -self::BESIDE : self::BESIDE;
+                    $air = $this->airAt(0.5 * ($x[$i] + $x[$i + 1]), $y[$j] + $beyond);
+                    $this->face($air, $x[$i + 1] - $x[$i], $node, $node + 1);
+                }
+            }
+        }
+    }
+
+    private function isFace(float $one, float $other): bool
+    {
+        return ($one === self::NOTHING) !== ($other === self::NOTHING);
+    }
+
+    /** The air at a place, the last that is said of it; −1 where there is none. */
+    private function airAt(float $x, float $y): int
+    {
+        $found = -1;
+        foreach ($this->section->airs as $a => $air) {
+            if ($air->rect->holds($x, $y)) {
+                $found = $a;
+            }
+        }
+
+        return $found;
+    }
+
+    private function face(int $air, float $length, int $one, int $other): void
+    {
+        if ($air < 0) {
+            return;
+        }
+        $resistance = $this->section->airs[$air]->resistance;
+        $half = $resistance > 0.0 ? (0.5 * $length) / 1000 / $resistance : 0.0;
+        $this->faces[$air][$one] = ($this->faces[$air][$one] ?? 0.0) + $half;
+        $this->faces[$air][$other] = ($this->faces[$air][$other] ?? 0.0) + $half;
+        if ($resistance === 0.0) {
+            $this->held[$one][$air] = $air;
+            $this->held[$other][$air] = $air;
+        }
+    }
+
+    /**
+     * Nodes at the temperature of an air are taken out of the system, and what they give kept.
+     *
+     * @param  list<float>  $sum
+     * @param  list<float>  $east
+     * @param  list<float>  $north
+     * @param  list<float>  $right
+     * @return list<array{int, int, float}> node held, node beside it, conductance between them
+     */
+    private function hold(array &$sum, array &$east, array &$north, array &$right): array
+    {
+        $wide = count($this->grid->x);
+        $kept = [];
+        $temperature = fn (int $node): float => array_sum(array_map(
+            fn (int $a): float => $this->section->airs[$a]->temperature,
+            $this->held[$node],
+        )) / count($this->held[$node]) - $this->coldest;
+        foreach (array_keys($this->held) as $node) {
+            $above = $temperature($node);
+            $take = function (array &$ways, int $of, int $beside) use ($node, $above, &$kept, &$right): void {
+                $conductance = $ways[$of] ?? 0.0;
+                if ($conductance === 0.0) {
+                    return;
+                }
+                $kept[] = [$node, $beside, $conductance];
+                if (! isset($this->held[$beside])) {
+                    $right[$beside] += $conductance * $above;
+                }
+                $ways[$of] = 0.0;
+            };
+            $take($east, $node, $node + 1);
+            $take($east, $node - 1, $node - 1);
+            $take($north, $node, $node + $wide);
+            $take($north, $node - $wide, $node - $wide);
+            $sum[$node] = 1.0;
+            $right[$node] = $above;
+        }
+
+        return $kept;
+    }
+
+    /**
+     * @param  list<array{int, int, float}>  $kept
+     * @return array<int, float>
+     */
+    private function flowsOf(array $kept): array
+    {
+        $flows = array_map(fn (): float => 0.0, $this->section->airs);
+        foreach ($this->faces as $a => $faces) {
+            foreach ($faces as $node => $conductance) {
+                if (! isset($this->held[$node])) {
+                    $flows[$a] += $conductance * ($this->section->airs[$a]->temperature - $this->temperatures[$node]);
+                }
+            }
+        }
+        foreach ($kept as [$node, $beside, $conductance]) {
+            $flow = $conductance * ($this->temperatures[$node] - $this->temperatures[$beside]);
+            foreach ([[$node, $flow], [$beside, -$flow]] as [$of, $given]) {
+                // Between two that are held it was kept once, from the first of them.
+                foreach ($this->held[$of] ?? [] as $a) {
+                    $flows[$a] += $given / count($this->held[$of]);
+                }
+            }
+        }
+
+        return $flows;
+    }
+
+    /**
+     * @param  list<float>  $lines
+     * @return array{int, float} the line before, and the share of the way to the next
+     */
+    private static function place(array $lines, float $at): array
+    {
+        [$low, $high] = [0, count($lines) - 1];
+        while ($high - $low > 1) {
+            $middle = intdiv($low + $high, 2);
+            if ($lines[$middle] <= $at) {
+                $low = $middle;
+            } else {
+                $high = $middle;
+            }
+        }
+
+        return [$low, max(0.0, min(1.0, ($at - $lines[$low]) / ($lines[$high] - $lines[$low])))];
+    }
+
+    /** @param  list<float>  $lines */
+    private static function line(array $lines, float $at): int
+    {
+        [$before, $share] = self::place($lines, $at);
+
+        return $share > 0.5 ? $before + 1 : $before;
+    }
+}
