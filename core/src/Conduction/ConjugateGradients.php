@@ -24,9 +24,9 @@ final class ConjugateGradients
     public int $steps = 0;
 
     /**
-     * @param  list<float>  $sum  by node, row after row; positive
-     * @param  list<float>  $east  by node, 0 at the end of a row
-     * @param  list<float>  $north  by node, 0 in the last row
+     * @param  array<int, float>  $sum  by node, row after row; positive
+     * @param  array<int, float>  $east  by node, 0 at the end of a row
+     * @param  array<int, float>  $north  by node, 0 in the last row
      * @param  int  $wide  nodes in a row
      */
     public function __construct(
@@ -38,10 +38,10 @@ final class ConjugateGradients
     }
 
     /**
-     * @param  list<float>  $right  by node
-     * @param  list<float>  $guess  by node
+     * @param  array<int, float>  $right  by node
+     * @param  array<int, float>  $guess  by node
      * @param  float  $within  of the first residual, in the norm of the factorised system
-     * @return list<float> by node
+     * @return array<int, float> by node
      *
      * @throws \Apron\Budget\TakesTooLong
      */
@@ -113,7 +113,7 @@ final class ConjugateGradients
     /**
      * The factorisation's diagonal, and the system with that taken out of it on both sides.
      *
-     * @return array{list<float>, list<float>, list<float>, list<float>} scale, east, north and diagonal, with a row of
+     * @return array{array<int, float>, array<int, float>, array<int, float>, array<int, float>} scale, east, north and diagonal, with a row of
      *   zeros before and after
      */
     private function scaled(): array

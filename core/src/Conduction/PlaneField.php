@@ -16,7 +16,7 @@ final class PlaneField
     /** mm; so far beyond a face is asked for what is there */
     private const BESIDE = 1e-7;
 
-    /** @var list<float> °C by node, row after row from the lowest y */
+    /** @var array<int, float> °C by node, row after row from the lowest y */
     public readonly array $temperatures;
 
     /** @var array<int, float> W/m out of each air, by its place in the section */
@@ -30,7 +30,7 @@ final class PlaneField
 
     private readonly float $coldest;
 
-    /** @var list<float> W/(m·K) of each cell, with a ring around */
+    /** @var array<int, float> W/(m·K) of each cell, with a ring around */
     private readonly array $cells;
 
     /** @throws \Apron\Budget\TakesTooLong */
@@ -41,7 +41,7 @@ final class PlaneField
     ) {
         $this->coldest = min(array_map(fn (AirBeside $air): float => $air->temperature, $section->airs));
         $this->cells = $this->filled();
-        $this->solve($coarser);
+        [$this->temperatures, $this->flows] = $this->solved($coarser);
     }
 
     /** °C at a point of the section, between the four nodes around it */
@@ -79,7 +79,8 @@ final class PlaneField
         ];
     }
 
-    private function solve(?self $coarser): void
+    /** @return array{array<int, float>, array<int, float>} °C by node, W/m by air */
+    private function solved(?self $coarser): array
     {
         $wide = count($this->grid->x);
         $high = count($this->grid->y);
@@ -108,11 +109,11 @@ final class PlaneField
         foreach ($solved as $above) {
             $temperatures[] = $above + $this->coldest;
         }
-        $this->temperatures = $temperatures;
-        $this->flows = $this->flowsOf($kept);
+
+        return [$temperatures, $this->flowsOf($kept, $temperatures)];
     }
 
-    /** @return list<float> K above the coldest air, by node */
+    /** @return array<int, float> K above the coldest air, by node */
     private function guess(?self $coarser): array
     {
         if ($coarser === null) {
@@ -137,7 +138,7 @@ final class PlaneField
     /**
      * From each node to the next and to the one above: of the two cells beside the way, half of each.
      *
-     * @return array{list<float>, list<float>} W/(m·K) for each metre of joint
+     * @return array{array<int, float>, array<int, float>} W/(m·K) for each metre of joint
      */
     private function conductances(): array
     {
@@ -165,7 +166,7 @@ final class PlaneField
     /**
      * W/(m·K) of each cell, later blocks over earlier ones, row after row, with a ring of cells of nothing around.
      *
-     * @return list<float>
+     * @return array<int, float>
      */
     private function filled(): array
     {
@@ -249,60 +250,72 @@ final class PlaneField
     /**
      * Nodes at the temperature of an air are taken out of the system, and what they give kept.
      *
-     * @param  list<float>  $sum
-     * @param  list<float>  $east
-     * @param  list<float>  $north
-     * @param  list<float>  $right
+     * @param  array<int, float>  $sum
+     * @param  array<int, float>  $east
+     * @param  array<int, float>  $north
+     * @param  array<int, float>  $right
      * @return list<array{int, int, float}> node held, node beside it, conductance between them
      */
     private function hold(array &$sum, array &$east, array &$north, array &$right): array
     {
         $wide = count($this->grid->x);
         $kept = [];
-        $temperature = fn (int $node): float => array_sum(array_map(
-            fn (int $a): float => $this->section->airs[$a]->temperature,
-            $this->held[$node],
-        )) / count($this->held[$node]) - $this->coldest;
         foreach (array_keys($this->held) as $node) {
-            $above = $temperature($node);
-            $take = function (array &$ways, int $of, int $beside) use ($node, $above, &$kept, &$right): void {
-                $conductance = $ways[$of] ?? 0.0;
-                if ($conductance === 0.0) {
-                    return;
-                }
-                $kept[] = [$node, $beside, $conductance];
-                if (! isset($this->held[$beside])) {
-                    $right[$beside] += $conductance * $above;
-                }
-                $ways[$of] = 0.0;
-            };
-            $take($east, $node, $node + 1);
-            $take($east, $node - 1, $node - 1);
-            $take($north, $node, $node + $wide);
-            $take($north, $node - $wide, $node - $wide);
+            $above = $this->heldAt($node) - $this->coldest;
+            foreach ([[$node, $node + 1], [$node - 1, $node - 1]] as [$of, $beside]) {
+                $kept[] = [$node, $beside, $east[$of] ?? 0.0];
+                $east[$of] = 0.0;
+            }
+            foreach ([[$node, $node + $wide], [$node - $wide, $node - $wide]] as [$of, $beside]) {
+                $kept[] = [$node, $beside, $north[$of] ?? 0.0];
+                $north[$of] = 0.0;
+            }
             $sum[$node] = 1.0;
             $right[$node] = $above;
+        }
+        // The first node has none before it, the last none after it.
+        unset($east[-1], $north[-1]);
+        for ($k = 1; $k <= $wide; $k++) {
+            unset($north[-$k]);
+        }
+        $kept = array_values(array_filter($kept, fn (array $way): bool => $way[2] > 0.0));
+        foreach ($kept as [$node, $beside, $conductance]) {
+            if (! isset($this->held[$beside])) {
+                $right[$beside] += $conductance * ($this->heldAt($node) - $this->coldest);
+            }
         }
 
         return $kept;
     }
 
+    /** °C that the airs at a node hold it at, between them where they are several */
+    private function heldAt(int $node): float
+    {
+        $sum = 0.0;
+        foreach ($this->held[$node] as $a) {
+            $sum += $this->section->airs[$a]->temperature;
+        }
+
+        return $sum / count($this->held[$node]);
+    }
+
     /**
      * @param  list<array{int, int, float}>  $kept
-     * @return array<int, float>
+     * @param  array<int, float>  $temperatures  °C by node
+     * @return array<int, float> W/m out of each air
      */
-    private function flowsOf(array $kept): array
+    private function flowsOf(array $kept, array $temperatures): array
     {
         $flows = array_map(fn (): float => 0.0, $this->section->airs);
         foreach ($this->faces as $a => $faces) {
             foreach ($faces as $node => $conductance) {
                 if (! isset($this->held[$node])) {
-                    $flows[$a] += $conductance * ($this->section->airs[$a]->temperature - $this->temperatures[$node]);
+                    $flows[$a] += $conductance * ($this->section->airs[$a]->temperature - $temperatures[$node]);
                 }
             }
         }
         foreach ($kept as [$node, $beside, $conductance]) {
-            $flow = $conductance * ($this->temperatures[$node] - $this->temperatures[$beside]);
+            $flow = $conductance * ($temperatures[$node] - $temperatures[$beside]);
             foreach ([[$node, $flow], [$beside, -$flow]] as [$of, $given]) {
                 // Between two that are held it was kept once, from the first of them.
                 foreach ($this->held[$of] ?? [] as $a) {

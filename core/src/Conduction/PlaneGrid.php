@@ -32,22 +32,34 @@ final readonly class PlaneGrid
 
     public static function of(PlaneSection $section): self
     {
-        $rects = array_map(fn (Block $block): Rect => $block->rect, $section->blocks);
-        $airs = array_map(fn (AirBeside $air): Rect => $air->rect, $section->airs);
-        $lines = function (string $from, string $to, int $point) use ($rects, $airs, $section): array {
-            $own = [...array_column($rects, $from), ...array_column($rects, $to)];
-            [$least, $most] = [min($own), max($own)];
-            $more = [
-                ...array_column($airs, $from),
-                ...array_column($airs, $to),
-                ...array_column($section->points, $point),
-            ];
-            $within = array_filter($more, fn (float $at): bool => $at > $least && $at < $most);
+        [$x, $y, $mayX, $mayY] = [[], [], [], []];
+        foreach ($section->blocks as $block) {
+            array_push($x, $block->rect->x0, $block->rect->x1);
+            array_push($y, $block->rect->y0, $block->rect->y1);
+        }
+        foreach ($section->airs as $air) {
+            array_push($mayX, $air->rect->x0, $air->rect->x1);
+            array_push($mayY, $air->rect->y0, $air->rect->y1);
+        }
+        foreach ($section->points as [$px, $py]) {
+            $mayX[] = $px;
+            $mayY[] = $py;
+        }
 
-            return self::graded(self::distinct([...$own, ...$within]));
-        };
+        return new self(self::lines($x, $mayX), self::lines($y, $mayY));
+    }
 
-        return new self($lines('x0', 'x1', 0), $lines('y0', 'y1', 1));
+    /**
+     * @param  non-empty-list<float>  $own  of what is filled
+     * @param  list<float>  $more  of what is beside it, or asked for: as far as it lies within
+     * @return non-empty-list<float>
+     */
+    private static function lines(array $own, array $more): array
+    {
+        [$least, $most] = [min($own), max($own)];
+        $within = array_filter($more, fn (float $at): bool => $at > $least && $at < $most);
+
+        return self::graded(self::distinct([...$own, ...array_values($within)]));
     }
 
     /** With every cell cut into four. */

@@ -15,6 +15,7 @@ use Apron\Project\Section\MaterialsSection;
 use Apron\Project\Section\OpeningsSection;
 use Apron\Project\Section\PlaneSectionsSection;
 use Apron\Project\Section\PlanSection;
+use Apron\Project\Section\RunsSection;
 use Apron\Project\Section\SiteSection;
 use Apron\Project\Section\SystemsSection;
 use Apron\Project\Section\TakeoffSection;
@@ -37,6 +38,7 @@ final readonly class Sections
         OpeningsSection::class,
         BuildingSection::class,
         PlaneSectionsSection::class,
+        RunsSection::class,
         TakeoffSection::class,
         PlanSection::class,
         TestsSection::class,

@@ -15,7 +15,7 @@ final readonly class Beyond
         public float $humidity,
         /** W/(m²K); null: the face has the temperature of the air at once */
         public ?float $heat,
-        /** s/m, kg/(m²·s) for each Pa; null: the face has the humidity of the air at once */
+        /** s/m, kg/(m²·s) for each Pa; null: the face has the vapour of the air at once */
         public ?float $vapour,
         /** W/m² taken up at the face, of sun and less what the sky takes */
         public float $radiation = 0.0,

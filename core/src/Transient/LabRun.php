@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace Apron\Transient;
 
-use Apron\Material\Material;
-
 /** Layers between two airs that stay as they are: the exercises of the standards, a sample in a climate chamber. */
 final readonly class LabRun
 {
     /**
-     * @param  non-empty-list<array{Material, float}>  $layers  and thickness in mm, from the left
+     * @param  non-empty-list<Part>  $layers  from the left
      * @param  list<float>  $depths  mm from the left, at which its state is asked
      */
     public function __construct(

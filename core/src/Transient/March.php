@@ -9,8 +9,6 @@ use Apron\Climate\Air;
 
 /**
  * Heat and moisture through a slab, step by step (EN 15026): what a cell stores more is what flows in, implicit in time.
- * Humidity is solved by Newton's way with temperatures held, temperatures with humidities held and the heat of what
- * evaporates and condenses in them, turn and turn about until neither moves.
  */
 final class March
 {
@@ -26,9 +24,9 @@ final class March
     private const MOST_ROUNDS = 25;
 
     /** relative humidity and K that may still move when a step is done */
-    private const STILL = 1e-7;
+    private const STILL = 1e-6;
 
-    private const STILL_K = 1e-5;
+    private const STILL_K = 1e-4;
 
     /** of relative humidity, in one round */
     private const MOST_MOVE = 0.25;
@@ -49,35 +47,36 @@ final class March
     public int $steps = 0;
 
     /** @var list<list<float>> */
-    private array $water;
+    private array $water = [];
 
     /** @var list<list<float>> */
-    private array $potential;
+    private array $potential = [];
 
     /** @var list<list<float>> */
-    private array $permeability;
+    private array $permeability = [];
 
     /** @var list<list<float>> */
-    private array $conductivity;
+    private array $conductivity = [];
 
     /** @var list<list<float>> */
-    private array $suction;
+    private array $suction = [];
 
     /** @var list<float> */
-    private array $dryHeat;
+    private array $dryHeat = [];
 
     public function __construct(
         private readonly Slab $slab,
         private readonly bool $isIsothermal = false,
         private readonly bool $latent = true,
     ) {
-        $each = fn (string $of): array => array_map(fn (MoistTable $t): array => $t->{$of}, $slab->tables);
-        $this->water = $each('water');
-        $this->potential = $each('potential');
-        $this->permeability = $each('permeability');
-        $this->conductivity = $each('conductivity');
-        $this->suction = $each('suction');
-        $this->dryHeat = array_map(fn (MoistTable $t): float => $t->heat, $slab->tables);
+        foreach ($slab->tables as $table) {
+            $this->water[] = $table->water;
+            $this->potential[] = $table->potential;
+            $this->permeability[] = $table->permeability;
+            $this->conductivity[] = $table->conductivity;
+            $this->suction[] = $table->suction;
+            $this->dryHeat[] = $table->heat;
+        }
     }
 
     /**
@@ -130,230 +129,245 @@ final class March
         return $step;
     }
 
-    /** One step: moves the state, and says by how much of humidity (or of 50 K) at most; null where it does not settle. */
+    /**
+     * One step: moves the state, and says by how much of humidity (or of 50 K) at most; null where it does not settle.
+     *
+     * For every node two sums have to be nothing: of water and of heat. Newton's way for both together, for what
+     * evaporates at one node warms another: taken in turn they would run after each other. Everything lies in flat
+     * lists, and tables are read in place: this loop is where the time goes.
+     */
     private function step(State $state, float $dt, Beyond $left, Beyond $right, Inflow $inflow): ?float
     {
         $slab = $this->slab;
-        $thick = $slab->thick;
-        $of = $slab->of;
-        $sheetHeat = $slab->sheetHeat;
-        $sheetVapour = $slab->sheetVapour;
+        [$thick, $of, $sheetHeat, $sheetVapour] = [$slab->thick, $slab->of, $slab->sheetHeat, $slab->sheetVapour];
         $isSheet = $slab->isSheet;
         $last = count($thick) - 1;
         $phi = $state->humidity;
-        $t = $state->celsius;
+        $t = $t0 = $state->celsius;
         [$W, $P, $D, $L, $S] = [
             $this->water, $this->potential, $this->permeability, $this->conductivity, $this->suction,
         ];
         $beyond = MoistTable::BEYOND;
         $knee = MoistTable::KNEE;
-        // Water at the beginning, and heat capacity with it.
-        $w0 = $capacity = $ps = $dps = $w = $dw = $pot = $dpot = $perm = $lam = $suc = $phi;
-        for ($k = 0; $k <= $last; $k++) {
-            $m = $of[$k];
-            $f = $phi[$k];
-            if ($f >= 1.0) {
-                $w0[$k] = $W[$m][5950] + $beyond * ($f - 1.0);
-            } else {
-                $i = $f < $knee ? (int) ($f * 1000.0) : min(5949, 950 + (int) (($f - $knee) * 100000.0));
-                $from = $i < 950 ? $i * 0.001 : $knee + ($i - 950) * 0.00001;
-                $scale = $i < 950 ? 1000.0 : 100000.0;
-                $w0[$k] = $W[$m][$i] + ($f - $from) * $scale * ($W[$m][$i + 1] - $W[$m][$i]);
-            }
-            $capacity[$k] = $thick[$k] * ($this->dryHeat[$m] + $w0[$k] * MoistTable::WATER_HEAT);
-            $ps[$k] = $this->saturation($t[$k]);
-        }
-        $a = $b = $c = $r = $gv = $phi;
-        $fixLeft = ! $left->isClosed && $left->vapour === null;
-        $fixRight = ! $right->isClosed && $right->vapour === null;
-        $warmLeft = ! $left->isClosed && $left->heat === null;
-        $warmRight = ! $right->isClosed && $right->heat === null;
+        $latent = $this->latent ? self::LATENT : 0.0;
+        $isothermal = $this->isIsothermal;
+        $w0 = $capacity = $ps = $dps = $pot = $dpot = $perm = $lam = $phi;
+        // By node: what water and heat are short of, and how that changes with its own humidity and temperature (b),
+        // with those of the node before (a) and of the next (c).
+        $rw = $rh = $bwp = $bwt = $bhp = $bht = $awp = $awt = $ahp = $aht = $cwp = $cwt = $chp = $cht = $phi;
         $pLeft = $left->isClosed ? 0.0 : $left->humidity * $this->saturation($left->celsius);
         $pRight = $right->isClosed ? 0.0 : $right->humidity * $this->saturation($right->celsius);
-        $latent = $this->latent ? self::LATENT : 0.0;
         $settled = false;
         for ($round = 0; $round < self::MOST_ROUNDS && ! $settled; $round++) {
             for ($k = 0; $k <= $last; $k++) {
                 $m = $of[$k];
                 $f = $phi[$k];
+                $store = $thick[$k] / $dt;
                 if ($f >= 1.0) {
-                    $w[$k] = $W[$m][5950] + $beyond * ($f - 1.0);
-                    $dw[$k] = $beyond;
+                    $w = $W[$m][5950] + $beyond * ($f - 1.0);
+                    $dw = $beyond;
                     $rise = ($P[$m][5950] - $P[$m][5949]) * 100000.0;
                     $pot[$k] = $P[$m][5950] + $rise * ($f - 1.0);
                     $dpot[$k] = $rise;
                     $perm[$k] = $D[$m][5950];
                     $lam[$k] = $L[$m][5950];
                 } else {
-                    $i = $f < $knee ? (int) ($f * 1000.0) : min(5949, 950 + (int) (($f - $knee) * 100000.0));
-                    $scale = $i < 950 ? 1000.0 : 100000.0;
-                    $along = ($f - ($i < 950 ? $i * 0.001 : $knee + ($i - 950) * 0.00001)) * $scale;
+                    if ($f < $knee) {
+                        $i = (int) ($f * 1000.0);
+                        $scale = 1000.0;
+                        $along = $f * 1000.0 - $i;
+                    } else {
+                        $along = ($f - $knee) * 100000.0;
+                        $i = (int) $along;
+                        $i = $i < 5000 ? $i : 4999;
+                        $along -= $i;
+                        $i += 950;
+                        $scale = 100000.0;
+                    }
                     $d = $W[$m][$i + 1] - $W[$m][$i];
-                    $w[$k] = $W[$m][$i] + $along * $d;
-                    $dw[$k] = $d * $scale;
+                    $w = $W[$m][$i] + $along * $d;
+                    $dw = $d * $scale;
                     $d = $P[$m][$i + 1] - $P[$m][$i];
                     $pot[$k] = $P[$m][$i] + $along * $d;
                     $dpot[$k] = $d * $scale;
                     $perm[$k] = $D[$m][$i];
                     $lam[$k] = $L[$m][$i];
                 }
-            }
-            // Moisture: one round of Newton.
-            for ($k = 0; $k <= $last; $k++) {
-                $store = $thick[$k] / $dt;
-                $b[$k] = $store * $dw[$k];
-                $r[$k] = $store * ($w[$k] - $w0[$k]);
-                $a[$k] = $c[$k] = 0.0;
+                if ($round === 0) {
+                    $w0[$k] = $w;
+                    $capacity[$k] = $store * ($this->dryHeat[$m] + $w * 4187.0);
+                }
+                $x = $t[$k];
+                if ($x >= 0.0) {
+                    $ps[$k] = $p = 610.5 * exp((17.269 * $x) / (237.3 + $x));
+                    $dps[$k] = (4097.9337 * $p) / ((237.3 + $x) * (237.3 + $x));
+                } else {
+                    $x = $x > -100.0 ? $x : -100.0;
+                    $ps[$k] = $p = 610.5 * exp((21.875 * $x) / (265.5 + $x));
+                    $dps[$k] = (5807.8125 * $p) / ((265.5 + $x) * (265.5 + $x));
+                }
+                $bwp[$k] = $store * $dw;
+                $rw[$k] = $store * ($w - $w0[$k]);
+                $bht[$k] = $capacity[$k];
+                $rh[$k] = $capacity[$k] * ($t[$k] - $t0[$k]);
+                $bwt[$k] = $bhp[$k] = 0.0;
             }
             for ($k = 0; $k < $last; $k++) {
                 $n = $k + 1;
                 $one = 0.5 * $thick[$k];
                 $other = 0.5 * $thick[$n];
                 $g = 1.0 / ($one / $perm[$k] + $other / $perm[$n] + $sheetVapour[$k]);
-                $gv[$k] = $g;
-                $flow = $g * ($phi[$k] * $ps[$k] - $phi[$n] * $ps[$n]);
-                $dOne = $g * $ps[$k];
-                $dOther = $g * $ps[$n];
+                $vapour = $g * ($phi[$k] * $ps[$k] - $phi[$n] * $ps[$n]);
+                $gOne = $g * $ps[$k];
+                $gOther = $g * $ps[$n];
+                $tOne = $g * $phi[$k] * $dps[$k];
+                $tOther = $g * $phi[$n] * $dps[$n];
+                $flow = $vapour;
+                $lOne = $gOne;
+                $lOther = $gOther;
                 if (! $isSheet[$k]) {
                     if ($of[$k] === $of[$n]) {
                         $way = 1.0 / ($one + $other);
                         if ($S[$of[$k]] !== []) {
-                            $warm = 0.5 * ($t[$k] + $t[$n]) + 273.15;
-                            $way *= $warm / MoistTable::AT;
                             $mean = 0.5 * ($phi[$k] + $phi[$n]);
-                            $i = $mean < $knee ? (int) ($mean * 1000.0) : min(5949, 950 + (int) (($mean - $knee) * 100000.0));
-                            $flow += $S[$of[$k]][$i] * log(min(1.0, $mean)) * ($t[$k] - $t[$n]) / ($one + $other);
+                            $mean = $mean < 1.0 ? $mean : 1.0;
+                            $flow += $way * $S[$of[$k]][MoistTable::index($mean)] * log($mean) * ($t[$k] - $t[$n]);
+                            $way *= (0.5 * ($t[$k] + $t[$n]) + 273.15) / MoistTable::AT;
                         }
                         $flow += $way * ($pot[$k] - $pot[$n]);
-                        $dOne += $way * $dpot[$k];
-                        $dOther += $way * $dpot[$n];
+                        $lOne += $way * $dpot[$k];
+                        $lOther += $way * $dpot[$n];
                     } elseif ($dpot[$k] > 0.0 && $dpot[$n] > 0.0) {
                         $way = 1.0 / ($one / $dpot[$k] + $other / $dpot[$n]);
                         $flow += $way * ($phi[$k] - $phi[$n]);
-                        $dOne += $way;
-                        $dOther += $way;
+                        $lOne += $way;
+                        $lOther += $way;
                     }
                 }
-                $r[$k] += $flow;
-                $r[$n] -= $flow;
-                $b[$k] += $dOne;
-                $b[$n] += $dOther;
-                $c[$k] -= $dOther;
-                $a[$n] -= $dOne;
+                $rw[$k] += $flow;
+                $rw[$n] -= $flow;
+                $bwp[$k] += $lOne;
+                $bwp[$n] += $lOther;
+                $cwp[$k] = -$lOther;
+                $awp[$n] = -$lOne;
+                $bwt[$k] += $tOne;
+                $bwt[$n] += $tOther;
+                $cwt[$k] = -$tOther;
+                $awt[$n] = -$tOne;
+                $way = 1.0 / ($one / $lam[$k] + $other / $lam[$n] + $sheetHeat[$k] + 1e-12);
+                $heat = $way * ($t[$k] - $t[$n]) + $latent * $vapour;
+                $rh[$k] += $heat;
+                $rh[$n] -= $heat;
+                $tOne = $way + $latent * $tOne;
+                $tOther = $way + $latent * $tOther;
+                $gOne *= $latent;
+                $gOther *= $latent;
+                $bht[$k] += $tOne;
+                $bht[$n] += $tOther;
+                $cht[$k] = -$tOther;
+                $aht[$n] = -$tOne;
+                $bhp[$k] += $gOne;
+                $bhp[$n] += $gOther;
+                $chp[$k] = -$gOther;
+                $ahp[$n] = -$gOne;
             }
-            if (! $left->isClosed && $left->vapour !== null) {
-                $r[0] += $left->vapour * ($phi[0] * $ps[0] - $pLeft);
-                $b[0] += $left->vapour * $ps[0];
-            }
-            if (! $right->isClosed && $right->vapour !== null) {
-                $r[$last] += $right->vapour * ($phi[$last] * $ps[$last] - $pRight);
-                $b[$last] += $right->vapour * $ps[$last];
-            }
-            foreach ($inflow->water as $k => $water) {
-                $r[$k] -= $water;
-            }
-            foreach ($inflow->air as $k => $exchanges) {
-                foreach ($exchanges as $air) {
-                    $way = $air->flow / (self::VAPOUR_GAS * (273.15 + 0.5 * ($t[$k] + $air->celsius)));
-                    $r[$k] += $way * ($phi[$k] * $ps[$k] - $air->vapourPressure);
-                    $b[$k] += $way * $ps[$k];
-                }
-            }
-            if ($fixLeft) {
-                [$b[0], $c[0], $r[0]] = [1.0, 0.0, $phi[0] - $left->humidity];
-            }
-            if ($fixRight) {
-                [$b[$last], $a[$last], $r[$last]] = [1.0, 0.0, $phi[$last] - $right->humidity];
-            }
-            for ($k = 1; $k <= $last; $k++) {
-                $q = $a[$k] / $b[$k - 1];
-                $b[$k] -= $q * $c[$k - 1];
-                $r[$k] -= $q * $r[$k - 1];
-            }
-            $move = 0.0;
-            $next = 0.0;
-            for ($k = $last; $k >= 0; $k--) {
-                $next = ($r[$k] - $c[$k] * $next) / $b[$k];
-                $by = $next > self::MOST_MOVE ? self::MOST_MOVE : ($next < -self::MOST_MOVE ? -self::MOST_MOVE : $next);
-                $f = $phi[$k] - $by;
-                $phi[$k] = $f < 1e-4 ? 1e-4 : $f;
-                $by = $by < 0 ? -$by : $by;
-                $move = $by > $move ? $by : $move;
-            }
-            if (! ($move < 1e3)) {
-                return null;
-            }
-            $settled = $move < self::STILL;
-            if ($this->isIsothermal) {
-                continue;
-            }
-            // Heat, with what evaporates and condenses at these humidities.
-            for ($k = 0; $k <= $last; $k++) {
-                $b[$k] = $capacity[$k] / $dt;
-                $r[$k] = $b[$k] * $state->celsius[$k];
-                $a[$k] = $c[$k] = 0.0;
-                $x = $t[$k];
-                $dps[$k] = $x >= 0
-                    ? (17.269 * 237.3 * $ps[$k]) / ((237.3 + $x) * (237.3 + $x))
-                    : (21.875 * 265.5 * $ps[$k]) / ((265.5 + $x) * (265.5 + $x));
-            }
-            for ($k = 0; $k < $last; $k++) {
-                $n = $k + 1;
-                $way = 1.0 / (0.5 * $thick[$k] / $lam[$k] + 0.5 * $thick[$n] / $lam[$n] + $sheetHeat[$k] + 1e-12);
-                $hg = $latent * $gv[$k];
-                $dOne = $way + $hg * $phi[$k] * $dps[$k];
-                $dOther = $way + $hg * $phi[$n] * $dps[$n];
-                $rest = $hg * ($phi[$k] * ($ps[$k] - $dps[$k] * $t[$k]) - $phi[$n] * ($ps[$n] - $dps[$n] * $t[$n]));
-                $b[$k] += $dOne;
-                $b[$n] += $dOther;
-                $c[$k] -= $dOther;
-                $a[$n] -= $dOne;
-                $r[$k] -= $rest;
-                $r[$n] += $rest;
-            }
-            foreach ([[0, $left, $pLeft], [$last, $right, $pRight]] as [$k, $face, $p]) {
-                if ($face->isClosed || $face->heat === null) {
+            for ($side = 0; $side < 2; $side++) {
+                $k = $side === 0 ? 0 : $last;
+                $face = $side === 0 ? $left : $right;
+                if ($face->isClosed) {
                     continue;
                 }
-                $hb = $latent * ($face->vapour ?? 0.0);
-                $b[$k] += $face->heat + $hb * $phi[$k] * $dps[$k];
-                $r[$k] += $face->heat * $face->celsius + $face->radiation
-                    + $hb * ($p - $phi[$k] * ($ps[$k] - $dps[$k] * $t[$k]));
+                if ($face->vapour !== null) {
+                    $own = $face->vapour;
+                    $vapour = $own * ($phi[$k] * $ps[$k] - ($side === 0 ? $pLeft : $pRight));
+                    $rw[$k] += $vapour;
+                    $bwp[$k] += $own * $ps[$k];
+                    $bwt[$k] += $own * $phi[$k] * $dps[$k];
+                    $rh[$k] += $latent * $vapour;
+                    $bhp[$k] += $latent * $own * $ps[$k];
+                    $bht[$k] += $latent * $own * $phi[$k] * $dps[$k];
+                } else {
+                    // The vapour of the air at once, whatever the film does to the warmth of the face.
+                    $rw[$k] = $phi[$k] * $ps[$k] - ($side === 0 ? $pLeft : $pRight);
+                    $bwp[$k] = $ps[$k];
+                    $bwt[$k] = $phi[$k] * $dps[$k];
+                    if ($side === 0) {
+                        $cwp[$k] = $cwt[$k] = 0.0;
+                    } else {
+                        $awp[$k] = $awt[$k] = 0.0;
+                    }
+                }
+                if ($face->heat !== null) {
+                    $rh[$k] += $face->heat * ($t[$k] - $face->celsius) - $face->radiation;
+                    $bht[$k] += $face->heat;
+                } else {
+                    $rh[$k] = $t[$k] - $face->celsius;
+                    $bht[$k] = 1.0;
+                    $bhp[$k] = 0.0;
+                    if ($side === 0) {
+                        $chp[$k] = $cht[$k] = 0.0;
+                    } else {
+                        $ahp[$k] = $aht[$k] = 0.0;
+                    }
+                }
+            }
+            foreach ($inflow->water as $k => $water) {
+                $rw[$k] -= $water;
             }
             foreach ($inflow->air as $k => $exchanges) {
                 foreach ($exchanges as $air) {
-                    $way = $air->flow * self::AIR_HEAT;
-                    $hg = $latent * $air->flow / (self::VAPOUR_GAS * (273.15 + 0.5 * ($t[$k] + $air->celsius)));
-                    $b[$k] += $way + $hg * $phi[$k] * $dps[$k];
-                    $r[$k] += $way * $air->celsius
-                        + $hg * ($air->vapourPressure - $phi[$k] * ($ps[$k] - $dps[$k] * $t[$k]));
+                    $own = $air->flow / (self::VAPOUR_GAS * (273.15 + 0.5 * ($t[$k] + $air->celsius)));
+                    $vapour = $own * ($phi[$k] * $ps[$k] - $air->vapourPressure);
+                    $rw[$k] += $vapour;
+                    $bwp[$k] += $own * $ps[$k];
+                    $bwt[$k] += $own * $phi[$k] * $dps[$k];
+                    $rh[$k] += $latent * $vapour + $air->flow * self::AIR_HEAT * ($t[$k] - $air->celsius);
+                    $bhp[$k] += $latent * $own * $ps[$k];
+                    $bht[$k] += $latent * $own * $phi[$k] * $dps[$k] + $air->flow * self::AIR_HEAT;
                 }
             }
-            if ($warmLeft) {
-                [$b[0], $c[0], $r[0]] = [1.0, 0.0, $left->celsius];
+            if ($isothermal) {
+                for ($k = 0; $k <= $last; $k++) {
+                    $bht[$k] = 1.0;
+                    $bhp[$k] = $chp[$k] = $cht[$k] = $ahp[$k] = $aht[$k] = $rh[$k] = 0.0;
+                }
             }
-            if ($warmRight) {
-                [$b[$last], $a[$last], $r[$last]] = [1.0, 0.0, $right->celsius];
-            }
+            // Elimination, two by two.
             for ($k = 1; $k <= $last; $k++) {
-                $q = $a[$k] / $b[$k - 1];
-                $b[$k] -= $q * $c[$k - 1];
-                $r[$k] -= $q * $r[$k - 1];
+                $n = $k - 1;
+                $det = 1.0 / ($bwp[$n] * $bht[$n] - $bwt[$n] * $bhp[$n]);
+                $mwp = ($awp[$k] * $bht[$n] - $awt[$k] * $bhp[$n]) * $det;
+                $mwt = ($awt[$k] * $bwp[$n] - $awp[$k] * $bwt[$n]) * $det;
+                $mhp = ($ahp[$k] * $bht[$n] - $aht[$k] * $bhp[$n]) * $det;
+                $mht = ($aht[$k] * $bwp[$n] - $ahp[$k] * $bwt[$n]) * $det;
+                $bwp[$k] -= $mwp * $cwp[$n] + $mwt * $chp[$n];
+                $bwt[$k] -= $mwp * $cwt[$n] + $mwt * $cht[$n];
+                $bhp[$k] -= $mhp * $cwp[$n] + $mht * $chp[$n];
+                $bht[$k] -= $mhp * $cwt[$n] + $mht * $cht[$n];
+                $rw[$k] -= $mwp * $rw[$n] + $mwt * $rh[$n];
+                $rh[$k] -= $mhp * $rw[$n] + $mht * $rh[$n];
             }
-            $next = 0.0;
-            $warmed = 0.0;
+            $cwp[$last] = $cwt[$last] = $chp[$last] = $cht[$last] = 0.0;
+            $move = $warmed = $dp = $dt2 = 0.0;
             for ($k = $last; $k >= 0; $k--) {
-                $next = ($r[$k] - $c[$k] * $next) / $b[$k];
-                $by = $next - $t[$k];
-                $by = $by < 0 ? -$by : $by;
+                $one = $rw[$k] - $cwp[$k] * $dp - $cwt[$k] * $dt2;
+                $other = $rh[$k] - $chp[$k] * $dp - $cht[$k] * $dt2;
+                $det = 1.0 / ($bwp[$k] * $bht[$k] - $bwt[$k] * $bhp[$k]);
+                $dp = ($one * $bht[$k] - $other * $bwt[$k]) * $det;
+                $dt2 = ($other * $bwp[$k] - $one * $bhp[$k]) * $det;
+                $by = $dp > self::MOST_MOVE ? self::MOST_MOVE : ($dp < -self::MOST_MOVE ? -self::MOST_MOVE : $dp);
+                $f = $phi[$k] - $by;
+                $phi[$k] = $f > 1e-4 ? $f : 1e-4;
+                $t[$k] -= $dt2;
+                $by = $by < 0.0 ? -$by : $by;
+                $move = $by > $move ? $by : $move;
+                $by = $dt2 < 0.0 ? -$dt2 : $dt2;
                 $warmed = $by > $warmed ? $by : $warmed;
-                $t[$k] = $next;
-                $ps[$k] = $this->saturation($next);
             }
-            if (! ($warmed < 200.0)) {
+            if (! ($warmed < 300.0)) {
                 return null;
             }
-            $settled = $settled && $warmed < self::STILL_K;
+            $settled = $move < self::STILL && $warmed < self::STILL_K;
         }
         if (! $settled) {
             return null;
@@ -362,7 +376,7 @@ final class March
         for ($k = 1; $k < $last; $k++) {
             $by = abs($phi[$k] - $state->humidity[$k]);
             $error = $by > $error ? $by : $error;
-            $by = 0.02 * abs($t[$k] - $state->celsius[$k]);
+            $by = 0.02 * abs($t[$k] - $t0[$k]);
             $error = $by > $error ? $by : $error;
         }
         $state->humidity = $phi;
@@ -374,8 +388,8 @@ final class March
     /**
      * What went in and out in a step, by the state that it ended in.
      *
-     * @param  list<float>  $humid  humidities before
-     * @param  list<float>  $warm  temperatures before
+     * @param  array<int, float>  $humid  humidities before
+     * @param  array<int, float>  $warm  temperatures before
      */
     private function count(
         State $state,

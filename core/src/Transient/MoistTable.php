@@ -27,7 +27,7 @@ final class MoistTable
     public const LAST = 5950;
 
     /** kg/m³ for each unit of relative humidity above 1: water that stands in a cell raises it by next to nothing */
-    public const BEYOND = 50_000.0;
+    public const BEYOND = 1_000_000.0;
 
     /** J/(kg·K) of water */
     public const WATER_HEAT = 4187.0;
@@ -75,10 +75,13 @@ final class MoistTable
     /** @var list<string> figures that were not said and were taken as usual */
     public array $assumed = [];
 
-    public function __construct(public readonly Material $material, float $thicknessMm)
+    public readonly Material $material;
+
+    public function __construct(private readonly Part $part)
     {
+        $this->material = $part->material;
         $this->tabulateWater();
-        $this->tabulateVapour($thicknessMm);
+        $this->tabulateVapour($part->thicknessMm);
         $this->tabulateHeat();
         $this->tabulateLiquid();
     }
@@ -204,7 +207,9 @@ final class MoistTable
     {
         [$lambda, $density, $heat] = self::USUAL;
         $byWater = $this->material->moisture?->conductivity;
-        $own = $this->material->conductivity;
+        $resistance = $this->material->resistance;
+        $own = $this->part->conductivity ?? $this->material->conductivity
+            ?? ($resistance === null ? null : $this->part->thicknessMm / 1000 / $resistance);
         if ($this->material->density === null || $this->material->specificHeat === null) {
             $this->assumed[] = $this->material->id;
         }

@@ -28,7 +28,7 @@ final class MouldIndex
     private readonly float $declineLater;
 
     /** @param  float|null  $decline  share of the decline on pine; null takes that of what nobody has measured */
-    public function __construct(MouldClass $class, ?float $decline = null)
+    public function __construct(public readonly MouldClass $class, ?float $decline = null)
     {
         $rules = RuleFigures::of('transient');
         $decline ??= $rules->figure('mould_decline_share');

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Apron\Transient;
 
 use Apron\Climate\Air;
-use Apron\Material\Material;
 
 /**
  * Layers cut into cells, finer towards their faces, with a node of no thickness on both sides. A sheet has no cells: it
@@ -44,30 +43,33 @@ final class Slab
     public array $boundaries = [0.0];
 
     /**
-     * @param  list<array{Material, float}>  $layers  and thickness, mm, from the left or the inside
+     * @param  list<Part>  $parts  from the left or the inside
      *
      * @throws \InvalidArgumentException where nothing of it has a thickness
      */
-    public function __construct(array $layers, Mesh $mesh)
+    public function __construct(public readonly array $parts, Mesh $mesh)
     {
         $heat = $vapour = $at = 0.0;
         $sheet = false;
-        foreach ($layers as $n => [$material, $mm]) {
-            $at += $mm / 1000;
+        foreach ($parts as $n => $part) {
+            $metres = $part->thicknessMm / 1000;
+            $depth = $at;
+            $at += $metres;
             $this->boundaries[] = $at;
-            if (self::sheet($material)) {
-                $heat += (float) $material->resistance;
-                $vapour += $material->sdOf($mm) / Air::VAPOUR_PERMEABILITY;
+            $vapour += $part->innerSd / Air::VAPOUR_PERMEABILITY;
+            $sheet = $sheet || $part->innerSd > 0;
+            if ($part->isSheet()) {
+                $heat += (float) $part->material->resistance;
+                $vapour += $part->sheetVapour() + $part->outerSd / Air::VAPOUR_PERMEABILITY;
                 $sheet = true;
                 $this->nodesOf[] = null;
 
                 continue;
             }
             $table = count($this->tables);
-            $this->tables[] = new MoistTable($material, $mm);
+            $this->tables[] = new MoistTable($part);
             $first = count($this->thick);
-            $depth = $at - $mm / 1000;
-            foreach (self::cells($mm / 1000, $mesh) as $k => $thick) {
+            foreach ($part->isMixed ? [$metres] : self::cells($metres, $mesh) as $k => $thick) {
                 // What lies between this cell and the node before it.
                 $this->sheetHeat[] = $k === 0 ? $heat : 0.0;
                 $this->sheetVapour[] = $k === 0 ? $vapour : 0.0;
@@ -79,8 +81,9 @@ final class Slab
                 $depth += $thick;
             }
             $this->nodesOf[] = [$first, count($this->thick) - 1];
-            $heat = $vapour = 0.0;
-            $sheet = false;
+            $heat = 0.0;
+            $vapour = $part->outerSd / Air::VAPOUR_PERMEABILITY;
+            $sheet = $part->outerSd > 0;
         }
         if ($this->of === []) {
             throw new \InvalidArgumentException('sheets alone store nothing: no layer of it has a thickness');
@@ -94,10 +97,34 @@ final class Slab
         $this->layer = [$this->layer[0], ...$this->layer, $this->layer[$last]];
     }
 
-    /** Of which no thickness counts: its own resistance is stated, and air is none. */
-    public static function sheet(Material $material): bool
+    /** The node at the outer face of a layer; of a sheet, the one outside of it. */
+    public function outside(int $layer): int
     {
-        return $material->resistance !== null && $material->sorptionCurve === null && ! $material->isAir();
+        for ($n = $layer; $n < count($this->nodesOf); $n++) {
+            if ($this->nodesOf[$n] !== null) {
+                return $n === $layer ? $this->nodesOf[$n][1] : $this->nodesOf[$n][0];
+            }
+        }
+
+        return $this->nodes() - 1;
+    }
+
+    /** @return list<int> nodes at a boundary between layers: what lies before it and after it, sheets left out */
+    public function beside(int $boundary): array
+    {
+        $count = count($this->nodesOf);
+        if ($boundary === 0 || $boundary === $count) {
+            return [$boundary === 0 ? 0 : $this->nodes() - 1];
+        }
+        $nodes = array_filter([
+            $this->nodesOf[$boundary - 1][1] ?? null,
+            $this->nodesOf[$boundary][0] ?? null,
+        ], fn (?int $node): bool => $node !== null);
+        if ($nodes !== []) {
+            return array_values($nodes);
+        }
+
+        return [$this->outside($boundary)];
     }
 
     public function nodes(): int
@@ -147,11 +174,11 @@ final class Slab
         if ($this->layer[$k] !== $this->layer[$k + 1] || $this->isSheet[$k]) {
             $share = round($share);
         }
-        $between = fn (array $of): float => (1 - $share) * $of[$k] + $share * $of[$k + 1];
-        $humidity = $between($state->humidity);
+        [$phi, $t] = [$state->humidity, $state->celsius];
+        $humidity = (1 - $share) * $phi[$k] + $share * $phi[$k + 1];
 
         return [
-            'celsius' => $between($state->celsius),
+            'celsius' => (1 - $share) * $t[$k] + $share * $t[$k + 1],
             'humidity' => $humidity,
             'water' => $this->tables[$this->of[$share < 0.5 ? $k : $k + 1]]->waterAt($humidity),
         ];

@@ -8,8 +8,8 @@ namespace Apron\Transient;
 final class State
 {
     /**
-     * @param  list<float>  $humidity  by node, share of saturation; above 1 water stands there
-     * @param  list<float>  $celsius  by node
+     * @param  array<int, float>  $humidity  by node, share of saturation; above 1 water stands there
+     * @param  array<int, float>  $celsius  by node
      */
     public function __construct(public array $humidity, public array $celsius)
     {

@@ -1243,6 +1243,17 @@ export interface components {
              */
             sticks?: "acrylic" | "butyl" | "sbs" | "silicone" | "polyurethane" | "silyl" | "acrylic-latex" | "polyurethane-foam" | "impregnated-foam" | "primer-solvent" | "primer-water" | "primer-epoxy" | "mastic-solvent" | "fluid-acrylic" | "fluid-silyl" | "fluid-silicone" | "fluid-bitumen" | "fluid-polyurethane" | "mortar";
             product?: components["schemas"]["Product"];
+            /** @description as it gets wetter; in a line between points */
+            moisture?: {
+                /** @description W/(m·K) by kg/m³ */
+                conductivity_by_water?: number[][];
+                /** @description kg/(m·s·Pa) by % relative humidity */
+                permeability_by_rh?: number[][];
+                /** @description s by kg/m³, in its logarithm; flow = it · gradient of suction */
+                liquid_conductivity_by_water?: number[][];
+                /** @description m²/s by kg/m³; flow = it · gradient of water */
+                diffusivity_by_water?: number[][];
+            };
         } & ((unknown | unknown) & (unknown | unknown | unknown));
         Framing: {
             material: string;
@@ -2198,6 +2209,84 @@ export interface components {
         };
         /** @description a test in the field */
         FieldTest: components["schemas"]["FanTest"] | components["schemas"]["WaterTest"] | components["schemas"]["SmokeTest"] | components["schemas"]["PullTest"] | components["schemas"]["FilmTest"] | components["schemas"]["MoistureTest"];
+        /** @description a joint cut through, the same along its length; every edge that touches no air lets no heat through */
+        PlaneSection: {
+            id: string;
+            title?: string;
+            /** @description later over earlier */
+            rects: {
+                /** @description x0, y0, x1, y1, mm */
+                rect: number[];
+                conductivity_w_mk?: number;
+                material?: string;
+            }[];
+            airs: {
+                /** @description x0, y0, x1, y1, mm */
+                rect: number[];
+                temperature_c: number;
+                /** @description of its faces; 0 holds them at the temperature of the air */
+                rs_m2k_w: number;
+                inside?: boolean;
+            }[];
+            /** @description x, y, mm, of which the temperature is asked */
+            points?: number[][];
+            /** @description plane parts whose loss is not the joint's */
+            flanking?: {
+                u_w_m2k: number;
+                length_mm: number;
+            }[];
+        };
+        /** @description through time: layers between two steady airs, or an assembly through years of hours */
+        Run: {
+            id: string;
+            title?: string;
+            layers?: {
+                material: string;
+                thickness_mm: number;
+            }[];
+            initial?: {
+                temperature_c: number;
+                rh_pct: number;
+            };
+            hours?: number;
+            left?: {
+                closed?: boolean;
+                temperature_c?: number;
+                rh_pct?: number;
+                /** @description null: the face has the temperature of the air at once */
+                h_w_m2k?: number | null;
+                /** @description of vapour, kg/(m²·s·Pa); null: the face has the vapour of the air at once */
+                beta_s_m?: number | null;
+            };
+            right?: {
+                closed?: boolean;
+                temperature_c?: number;
+                rh_pct?: number;
+                /** @description null: the face has the temperature of the air at once */
+                h_w_m2k?: number | null;
+                /** @description of vapour, kg/(m²·s·Pa); null: the face has the vapour of the air at once */
+                beta_s_m?: number | null;
+            };
+            depths_mm?: number[];
+            isothermal?: boolean;
+            latent?: boolean;
+            assembly?: string;
+            years?: number;
+            /** @description from north; the rainiest where not said */
+            facing_deg?: number;
+            leak?: {
+                /** @description of the rain that strikes the wall */
+                share: number;
+                /** @description on whose outer face it lands */
+                layer: string;
+            };
+            air?: {
+                flow_l_s_m2: number;
+                /** @description as far as its outer face */
+                layer: string;
+            };
+            initial_rh_pct?: number;
+        };
         /** Apron project file, version 1 */
         ProjectFile: {
             /** @constant */
@@ -2213,6 +2302,8 @@ export interface components {
             details?: components["schemas"]["Detail"][];
             openings?: components["schemas"]["ScheduledOpening"][];
             building?: components["schemas"]["Building"];
+            plane_sections?: components["schemas"]["PlaneSection"][];
+            runs?: components["schemas"]["Run"][];
             takeoff?: components["schemas"]["Takeoff"];
             plan?: components["schemas"]["Plan"];
             tests?: components["schemas"]["FieldTest"][];
@@ -3148,6 +3239,67 @@ export interface components {
                 /** @description readings outside of what pins are good for */
                 unsure: number;
             })[];
+            /** @description joints cut through, computed in two dimensions */
+            plane_sections?: {
+                id: string;
+                /** @description from the airs inside */
+                heat_flow_w_m: number;
+                /** @description null where the airs have not exactly two temperatures */
+                l2d_w_mk: number | null;
+                /** @description less what the flanking parts lose */
+                psi_w_mk: number | null;
+                surface_min_c: number | null;
+                frsi: number | null;
+                points_c: number[];
+                nodes: number;
+                /** @description of the flow, when every cell is cut into four */
+                halving_changes_pct: number | null;
+            }[];
+            /** @description through time */
+            runs?: ({
+                id: string;
+                profile: {
+                    depth_mm: number;
+                    temperature_c: number;
+                    rh_pct: number;
+                    water_kg_m3: number;
+                }[];
+                water_kg_m2: number;
+                /** @description of what moved */
+                balance_error_pct: number;
+            } | {
+                id: string;
+                layers: {
+                    layer: string;
+                    /** @description at the end of each month of the last year */
+                    water_kg_m2: number[];
+                    /** @description of its mass, at its wetter face */
+                    moisture_pct_max: number | null;
+                    moisture_pct_last_year: number | null;
+                    frost_cycles: number;
+                }[];
+                interfaces: {
+                    interface: number;
+                    position_mm: number;
+                    mould_index_max: number;
+                    mould_class: string;
+                    /** @description in the last year */
+                    hours_over_80: number;
+                    /** @description the same above freezing */
+                    hours_rusting: number;
+                    /** @description at the end of each month since the beginning */
+                    mould_index: number[];
+                }[];
+                steady_after_years: number | null;
+                /** @description of what moved, water or heat */
+                balance_error_pct: number | null;
+                facing_deg?: number | null;
+                /** @description that strikes it in a year */
+                rain_kg_m2?: number;
+                /** @description of all of it, at the beginning and at the end of each year */
+                water_kg_m2?: number[];
+                years?: number;
+            })[];
         };
         Document: {
             kind: string;
@@ -3948,6 +4100,26 @@ export interface components {
                 key: string;
                 revision: number;
                 content: components["schemas"]["Building"];
+                /** @description the id that its last save was sent with */
+                save: string | null;
+                /** @description why it can no longer be read */
+                broken: string | null;
+            }[];
+            plane_sections: {
+                kind: string;
+                key: string;
+                revision: number;
+                content: components["schemas"]["PlaneSection"];
+                /** @description the id that its last save was sent with */
+                save: string | null;
+                /** @description why it can no longer be read */
+                broken: string | null;
+            }[];
+            runs: {
+                kind: string;
+                key: string;
+                revision: number;
+                content: components["schemas"]["Run"];
                 /** @description the id that its last save was sent with */
                 save: string | null;
                 /** @description why it can no longer be read */

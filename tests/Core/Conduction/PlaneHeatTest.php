@@ -93,6 +93,19 @@ it('has of a steel stud and of girts what an independent computation had', funct
     expect((new PlaneHeat($section))->factor())->toBeGreaterThan(0.60)->toBeLessThan(0.66);
 });
 
+it('has of a girt before an empty stud cavity what an independent computation had', function () {
+    // ψ 0.106 W/(m·K): steel through 100 mm of wool, gypsum on an air space of 0.18 m²K/W behind; gauge and flanges
+    // were not said, 1.5 and 40 mm are taken, and air as a solid spreads more heat than air does.
+    $layers = [[12.7, 0.16], [92, 0.092 / 0.18], [12.7, 0.16], [100, 0.035]];
+    $section = wallOf(1600, $layers, [
+        block([800, 117.4, 801.5, 217.4], 50),
+        block([760, 117.4, 801.5, 118.9], 50),
+        block([800, 215.9, 840, 217.4], 50),
+    ]);
+    $u = 1 / (0.17 + 2 * 0.0127 / 0.16 + 0.18 + 0.1 / 0.035);
+    expect((new PlaneHeat($section))->coupling() - 1.6 * $u)->toBeGreaterThan(0.09)->toBeLessThan(0.15);
+});
+
 it('solves as a dense elimination does, whatever the conductances', function () {
     mt_srand(18);
     foreach ([[5, 7], [9, 4], [12, 12]] as [$wide, $high]) {

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Apron\Conduction\Made;
+
+/** A unit as its data sheet states it: frame and glass as blocks that lose what they are stated to lose. */
+final readonly class Unit
+{
+    /** mm of glass that are drawn beside the frame: ISO 10077-2 asks for 190 */
+    public const GLASS_MM = 190.0;
+
+    /** m²K/W: air on an upright face, inside and outside (ISO 10077-2, annex E, from memory) */
+    public const RSI = 0.13;
+
+    public const RSE = 0.04;
+
+    public function __construct(
+        /** W/(m²K) */
+        public float $frameU = 1.4,
+        public float $frameWideMm = 110.0,
+        public float $frameDeepMm = 80.0,
+        /** W/(m²K) */
+        public float $glassU = 0.8,
+        public float $glassMm = 44.0,
+    ) {
+    }
+
+    /** W/(m·K) of a block as deep as the frame that loses as much */
+    public function frameConductivity(): float
+    {
+        return self::block($this->frameDeepMm, $this->frameU);
+    }
+
+    public function glassConductivity(): float
+    {
+        return self::block($this->glassMm, $this->glassU);
+    }
+
+    private static function block(float $deepMm, float $u): float
+    {
+        return $deepMm / 1000 / max(1e-3, 1 / $u - self::RSI - self::RSE);
+    }
+}

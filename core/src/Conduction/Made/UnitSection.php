@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Apron\Conduction\Made;
+
+use Apron\Conduction\AirBeside;
+use Apron\Conduction\Block;
+use Apron\Conduction\Flanking;
+use Apron\Conduction\PlaneHeat;
+use Apron\Conduction\PlaneSection;
+use Apron\Conduction\Rect;
+
+/**
+ * The jamb of a unit in a wall, cut level: wall to the right, unit to the left, inside below. ψ of the installation is
+ * what the whole loses more than wall and unit lose alone (ISO 10211, 7.1; ISO 10077-1, annex on installation).
+ */
+final readonly class UnitSection
+{
+    /** mm of wall beside the joint: beyond it nothing of the joint is felt (ISO 10211, 5.2.2: 1 m) */
+    private const WALL_MM = 1000.0;
+
+    /** mm of foam between frame and rough opening, W/(m·K) */
+    private const GAP_MM = 10.0;
+
+    private const FOAM = 0.035;
+
+    private const BUCK_MM = 38.0;
+
+    /** mm, W/(m·K): board that lines the reveal inside */
+    private const LINING_MM = 12.5;
+
+    private const LINING = 0.25;
+
+    public function __construct(
+        private Stack $wall,
+        private Unit $unit,
+        public UnitPlace $place,
+        public Buck $buck = Buck::Wood,
+        /** mm of outer insulation over the frame */
+        private float $coverMm = 0.0,
+        public Flashing $flashing = Flashing::Membrane,
+    ) {
+    }
+
+    /**
+     * @param  float  $inside  °C
+     * @param  float  $outside  °C
+     * @return PlaneSection|null null where the wall has no such place
+     *
+     * @throws \Apron\Budget\TakesTooLong
+     */
+    public function made(string $id, string $title, float $inside, float $outside): ?PlaneSection
+    {
+        $outer = $this->place->outerFace($this->wall, $this->unit->frameDeepMm);
+        if ($outer === null) {
+            return null;
+        }
+        $alone = $this->alone($outer);
+        $beside = $this->unit->frameWideMm + Unit::GLASS_MM;
+        $lost = (new PlaneHeat(new PlaneSection($id, $title, $alone, $this->airs($outer, $inside, $outside, false))))
+            ->coupling();
+
+        return new PlaneSection(
+            $id,
+            $title,
+            [...$this->wall->blocks(0.0, self::WALL_MM), ...$alone, ...$this->joint($outer)],
+            $this->airs($outer, $inside, $outside, true),
+            [],
+            [new Flanking($this->wall->u(), self::WALL_MM), new Flanking((float) $lost / ($beside / 1000), $beside)],
+        );
+    }
+
+    /** @return non-empty-list<Block> frame and glass */
+    private function alone(float $outer): array
+    {
+        $inner = $outer - $this->unit->frameDeepMm;
+        $middle = 0.5 * ($outer + $inner);
+        $edge = -self::GAP_MM - $this->unit->frameWideMm;
+        $half = $this->unit->glassMm / 2;
+
+        return [
+            new Block(new Rect($edge, $inner, -self::GAP_MM, $outer), $this->unit->frameConductivity()),
+            new Block(
+                new Rect($edge - Unit::GLASS_MM, $middle - $half, $edge, $middle + $half),
+                $this->unit->glassConductivity(),
+            ),
+        ];
+    }
+
+    /** @return list<Block> what lies between unit and wall, and over both */
+    private function joint(float $outer): array
+    {
+        $inner = $outer - $this->unit->frameDeepMm;
+        $bears = $this->wall->sheathing();
+        $blocks = [];
+        $conductivity = $this->buck->conductivity();
+        if ($conductivity !== null) {
+            // As deep as what bears, and out to the unit where that sits further out.
+            $blocks[] = new Block(new Rect(0.0, 0.0, self::BUCK_MM, max($bears, $outer)), $conductivity);
+        }
+        $blocks[] = new Block(new Rect(-self::GAP_MM, $inner, 0.0, $outer), self::FOAM);
+        if ($inner > self::LINING_MM) {
+            $blocks[] = new Block(new Rect(-self::LINING_MM, 0.0, 0.0, $inner), self::LINING);
+        }
+        $insulation = $this->wall->insulation();
+        if ($insulation !== null && $this->coverMm > 0 && $outer < $this->wall->thick) {
+            $over = min($this->coverMm + self::GAP_MM, self::GAP_MM + $this->unit->frameWideMm - 5);
+            $blocks[] = new Block(new Rect(-$over, $outer, 0.0, $this->wall->thick), $insulation[2]);
+        }
+        [$thick, $sheet] = $this->flashing->sheet();
+        if ($outer < $this->wall->thick) {
+            // Along the reveal, from behind the frame to the face.
+            $blocks[] = new Block(new Rect(-$thick, $inner, 0.0, $this->wall->thick), $sheet);
+        }
+
+        return $blocks;
+    }
+
+    /** @return non-empty-list<AirBeside> */
+    private function airs(float $outer, float $inside, float $outside, bool $withWall): array
+    {
+        $middle = $outer - $this->unit->frameDeepMm / 2;
+        $far = -self::GAP_MM - $this->unit->frameWideMm - Unit::GLASS_MM;
+        // Alone, nothing flows through the side of its frame.
+        $side = $withWall ? 0.0 : -self::GAP_MM;
+        $unit = [
+            new AirBeside(new Rect($far, -100.0, $side, $middle), $inside, Unit::RSI, true),
+            new AirBeside(new Rect($far, $middle, $side, $this->wall->thick + 100), $outside, Unit::RSE, false),
+        ];
+        $rsi = $this->wall->assembly->rsi();
+        $rse = $this->wall->assembly->rse();
+
+        return $withWall ? [
+            ...$unit,
+            new AirBeside(new Rect(0.0, -100.0, self::WALL_MM, 0.0), $inside, $rsi, true),
+            new AirBeside(
+                new Rect(0.0, $this->wall->thick, self::WALL_MM, $this->wall->thick + 100),
+                $outside,
+                $rse,
+                false,
+            ),
+        ] : $unit;
+    }
+}

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Apron\Project\Section;
+
+use Apron\Json\Node;
+use Apron\Material\Material;
+use Apron\Project\ListSection;
+use Apron\Project\Project;
+use Apron\Project\Reading;
+use Apron\Rules\Assessed;
+use Apron\Transient\LabAssessment;
+use Apron\Transient\LabRun;
+use Apron\Transient\RunFormat;
+use Apron\Transient\WallAssessment;
+use Apron\Transient\WallResult;
+use Apron\Transient\WallRun;
+
+/**
+ * Assemblies, and samples, through time.
+ *
+ * @extends ListSection<LabRun|WallRun>
+ */
+final class RunsSection extends ListSection
+{
+    public function kind(): string
+    {
+        return 'run';
+    }
+
+    public function section(): string
+    {
+        return 'runs';
+    }
+
+    public function figuresIn(): string
+    {
+        return 'runs';
+    }
+
+    public function definition(): string
+    {
+        return 'Run';
+    }
+
+    protected function readRow(Node $node, Reading $reading): LabRun|WallRun
+    {
+        return RunFormat::read($node, $reading->materials(), $reading->of(AssembliesSection::class));
+    }
+
+    protected function writeRow(object $row): array
+    {
+        return RunFormat::write($row);
+    }
+
+    protected function title(object $row): string
+    {
+        return $row->title;
+    }
+
+    public function rows(Project $project): array
+    {
+        return $project->of(self::class);
+    }
+
+    protected function assess(Project $project, object $row): Assessed
+    {
+        if ($row instanceof LabRun) {
+            return new LabAssessment($row);
+        }
+        $indoors = $row->assembly->indoors ?? $project->brief->indoors;
+        $climate = $project->brief->climate;
+        $result = $climate === null || $indoors === null ? null : WallResult::of($row, $climate, $indoors);
+
+        return new WallAssessment($row, $result);
+    }
+
+    public function standsOn(\stdClass $content): array
+    {
+        $assembly = $content->assembly ?? null;
+
+        return is_string($assembly) ? [$assembly] : [];
+    }
+
+    /** @return array<string, Material> */
+    protected function materials(object $row): array
+    {
+        $used = [];
+        foreach ($row instanceof LabRun ? $row->layers : [] as $part) {
+            $used[$part->material->id] = $part->material;
+        }
+
+        return $used;
+    }
+}

@@ -1,0 +1,212 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Apron\Transient;
+
+use Apron\Assembly\Layer;
+use Apron\Rules\Assessed;
+use Apron\Rules\Finding;
+use Apron\Rules\RuleFigures;
+use Apron\Rules\Severity;
+use Apron\Rules\Source;
+use Apron\Rules\Words;
+
+/** What a run of years says of an assembly: mould, wood, frost, water that stays. */
+final readonly class WallAssessment implements Assessed
+{
+    /** % of what moved; above it a result is not to be trusted */
+    private const MOST_ERROR = 0.1;
+
+    /** @param  WallResult|null  $result  null where the project has no climate or no room yet */
+    public function __construct(public WallRun $run, public ?WallResult $result)
+    {
+    }
+
+    public function findings(): array
+    {
+        if ($this->result === null) {
+            return [$this->finding('run.no-airs', Severity::Note, [])];
+        }
+
+        return array_values(array_filter([
+            ...$this->mould(),
+            ...$this->wood(),
+            ...$this->frost(),
+            $this->stays(),
+            $this->cut(),
+            $this->result->error > self::MOST_ERROR || $this->result->heatError > self::MOST_ERROR
+                ? $this->finding('run.unbalanced', Severity::Caution, [
+                    'error' => max($this->result->error, $this->result->heatError),
+                ])
+                : null,
+        ]));
+    }
+
+    public function toArray(Words $words): array
+    {
+        $result = $this->result;
+
+        return ['id' => $this->run->id] + ($result === null ? [
+            'layers' => [],
+            'interfaces' => [],
+            'steady_after_years' => null,
+            'balance_error_pct' => null,
+        ] : [
+            'layers' => $result->layers,
+            'interfaces' => $result->interfaces,
+            'steady_after_years' => $result->steadyAfter,
+            'balance_error_pct' => max($result->error, $result->heatError),
+            'facing_deg' => $result->facing,
+            'rain_kg_m2' => $result->rain,
+            'water_kg_m2' => $result->water,
+            'years' => $result->years,
+        ]);
+    }
+
+    /** @return list<Finding> of the face that mould likes most, where it has one */
+    private function mould(): array
+    {
+        $limit = RuleFigures::of('transient')->figure('mould_limit');
+        $worst = null;
+        foreach ($this->judged() as $row) {
+            $worst = $worst === null || $row['mould_index_max'] > $worst['mould_index_max'] ? $row : $worst;
+        }
+        if ($worst === null) {
+            return [];
+        }
+        $index = $worst['mould_index_max'];
+        [$code, $severity] = match (true) {
+            $index >= $limit => ['run.mould', Severity::Fail],
+            $index >= 1 => ['run.mould-begins', Severity::Caution],
+            default => ['run.no-mould', Severity::Pass],
+        };
+        [$inner, $outer] = $this->around($worst['interface']);
+
+        return [
+            $this->finding($code, $severity, [
+                'index' => $index,
+                'limit' => $limit,
+                'inner' => $inner,
+                'outer' => $outer,
+                'hours' => $worst['hours_over_80'],
+            ]),
+        ];
+    }
+
+    /** @return list<Finding> */
+    private function wood(): array
+    {
+        $rules = RuleFigures::of('transient');
+        $findings = [];
+        foreach ($this->result->layers ?? [] as $n => $row) {
+            $layer = $this->run->assembly->layers[$n];
+            $most = $row['moisture_pct_last_year'];
+            if ($layer->material->family?->timber === null || $most === null || $this->isBeyond($n)) {
+                continue;
+            }
+            if ($most <= $rules->figure('wood_limit_pct')) {
+                continue;
+            }
+            $rots = $most > $rules->figure('wood_rots_pct');
+            $findings[] = $this->finding(
+                $rots ? 'run.wood-rots' : 'run.wood-damp',
+                $rots ? Severity::Fail : Severity::Caution,
+                ['of' => $layer->material->name, 'moisture' => $most],
+                $layer,
+            );
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private function frost(): array
+    {
+        $findings = [];
+        foreach ($this->result->layers ?? [] as $n => $row) {
+            $layer = $this->run->assembly->layers[$n];
+            if ($row['frost_cycles'] > 0 && $layer->material->isReservoir()) {
+                $findings[] = $this->finding(
+                    'run.frost',
+                    Severity::Caution,
+                    ['of' => $layer->material->name, 'times' => $row['frost_cycles']],
+                    $layer,
+                );
+            }
+        }
+
+        return $findings;
+    }
+
+    private function stays(): ?Finding
+    {
+        $water = $this->result->water ?? [];
+        if (count($water) < 2) {
+            return null;
+        }
+        [$before, $now] = array_slice($water, -2);
+        if ($this->result?->steadyAfter !== null) {
+            return null;
+        }
+
+        return $now > $before
+            ? $this->finding('run.gathers', Severity::Fail, ['before' => $before, 'now' => $now])
+            : $this->finding('run.still-drying', Severity::Note, ['before' => $before, 'now' => $now]);
+    }
+
+    private function cut(): ?Finding
+    {
+        $result = $this->result;
+
+        return $result?->cut === null ? null : $this->finding('run.cut-short', Severity::Caution, [
+            'reached_h' => 8760 * $result->years,
+            'more' => $result->cut,
+        ]);
+    }
+
+    /**
+     * Faces that are judged: not those that the weather washes, outside of the innermost ventilated layer and the face
+     * of the wall itself.
+     *
+     * @return list<array{interface: int, mould_index_max: float, hours_over_80: int}>
+     */
+    private function judged(): array
+    {
+        $rows = array_slice($this->result->interfaces ?? [], 0, -1);
+        $at = $this->run->assembly->ventilatedAt();
+
+        return $at === null ? $rows : array_slice($rows, 0, $at);
+    }
+
+    private function isBeyond(int $layer): bool
+    {
+        $at = $this->run->assembly->ventilatedAt();
+
+        return $at !== null && $layer > $at;
+    }
+
+    /** @return array{string, string} what lies on both sides of a boundary */
+    private function around(int $boundary): array
+    {
+        $layers = $this->run->assembly->layers;
+
+        return [
+            $layers[$boundary - 1]->material->name ?? 'the room',
+            $layers[$boundary]->material->name ?? 'the weather',
+        ];
+    }
+
+    /** @param  array<string, float|int|string>  $figures */
+    private function finding(string $code, Severity $severity, array $figures, ?Layer $layer = null): Finding
+    {
+        return new Finding(
+            $code,
+            $severity,
+            "runs/{$this->run->id}",
+            $figures,
+            Source::computed('hour by hour after EN 15026, in a year made from the months of the climate'),
+            $layer->id ?? '',
+        );
+    }
+}
