@@ -3,12 +3,15 @@
 declare(strict_types=1);
 
 use App\Jobs\PrintReport;
+use App\Jobs\RunWall;
 use App\Models\Membership;
 use App\Models\Organisation;
 use App\Models\Project;
 use App\Models\Report;
 use App\Models\ReportState;
 use App\Models\Role;
+use App\Models\Run;
+use App\Models\RunState;
 use App\Models\User;
 use App\Project\PhotographIntake;
 use App\Project\ProjectImport;
@@ -43,11 +46,18 @@ Artisan::command('apron:demo', function (ProjectImport $import, PhotographIntake
     $this->line('Loaded '.Project::count().' demo project.');
 })->purpose('Loads the demo, once');
 
-Artisan::command('apron:take-up', function (): void {
+Artisan::command('apron:take-up {queue?}', function (?string $queue = null): void {
     // The worker is not running yet: whatever is marked as being worked on was cut short.
     DB::table('jobs')
         ->whereNotNull('reserved_at')
+        ->when($queue !== null, fn ($jobs) => $jobs->where('queue', $queue))
         ->update(['reserved_at' => null, 'available_at' => now()->getTimestamp()]);
+    if ($queue !== 'default') {
+        Run::where('state', RunState::Running)->update(['state' => RunState::Queued, 'doing' => 'taken up again']);
+    }
+    if ($queue === RunWall::QUEUE) {
+        return;
+    }
     foreach (Report::where('state', ReportState::Printing)->get() as $report) {
         $report->update(['state' => ReportState::Queued, 'percent' => 0, 'doing' => 'taken up again']);
         if (
@@ -58,4 +68,4 @@ Artisan::command('apron:take-up', function (): void {
             PrintReport::dispatch($report->id);
         }
     }
-})->purpose('Takes reports up again that were cut short');
+})->purpose('Takes reports and runs up again that were cut short');

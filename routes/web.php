@@ -11,9 +11,11 @@ use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PlanController;
+use App\Http\Controllers\PlaneSectionController;
 use App\Http\Controllers\ProjectController;
 use App\Http\Controllers\ReportController;
 use App\Http\Controllers\RevisionController;
+use App\Http\Controllers\RunController;
 use App\Http\Controllers\SequenceController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SiteController;
@@ -112,6 +114,10 @@ Route::middleware(['auth', 'auth.session', OneGeneration::class, 'throttle:api']
                 Route::get('plan/forecast', [PlanController::class, 'forecast'])->middleware('budget:60');
                 Route::get('tests/read', [TestController::class, 'read']);
                 Route::get('tests/run', [TestController::class, 'run'])->middleware('budget:60');
+                Route::get('runs', [RunController::class, 'index']);
+                Route::get('runs/{key}', [RunController::class, 'show']);
+                Route::get('plane-sections/{key}', [PlaneSectionController::class, 'show'])->middleware('budget:8');
+                Route::post('joints', [PlaneSectionController::class, 'make'])->middleware(['throttle:costly', 'budget:20']);
                 Route::get('plan.ics', [PlanController::class, 'calendar']);
                 Route::get('plan.csv', [PlanController::class, 'csv']);
                 Route::get('order.csv', [TakeoffController::class, 'csv'])->middleware('budget:60');
@@ -136,6 +142,8 @@ Route::middleware(['auth', 'auth.session', OneGeneration::class, 'throttle:api']
             Route::middleware('can:edit,project')->group(function (): void {
                 Route::post('acceptances', [AcceptanceController::class, 'store']);
                 Route::post('revisions', [RevisionController::class, 'store'])->middleware('throttle:costly');
+                Route::post('runs/{key}/start', [RunController::class, 'start']);
+                Route::post('runs/{key}/cancel', [RunController::class, 'cancel']);
                 Route::put('documents/{kind}/{key}', [DocumentController::class, 'save']);
                 Route::delete('documents/{kind}/{key}', [DocumentController::class, 'remove']);
             });

@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\DB;
 final class KeptRows
 {
     /** Raised when what is kept of a document has another shape. */
-    public const SHAPE = 'kept 7';
+    public const SHAPE = 'kept 9';
 
     /** The row that holds all of it put together, under the version of the project. */
     private const WHOLE = ['kind' => 'project', 'key' => ''];
@@ -99,6 +99,15 @@ final class KeptRows
         } catch (QueryException $crossed) {
             report($crossed);
         }
+    }
+
+    /** Everything that is kept of a project under one of its documents, which is told anew. */
+    public function forgetDocument(Project $project, string $kind, string $key): void
+    {
+        DB::table('assessments')
+            ->where('project_id', $project->id)
+            ->where(fn (Builder $rows) => $rows->where(['kind' => $kind, 'key' => $key])->orWhere(self::WHOLE))
+            ->delete();
     }
 
     /** @param  array<string>  $names  kind and key of documents that are no more */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Project\KeptRuns;
 use App\Station\Fan;
 use App\Station\Gauge;
 use App\Station\SimulatedFan;
@@ -13,6 +14,7 @@ use App\Station\WeatherStation;
 use Apron\Json\CoreData;
 use Apron\Material\Catalogue;
 use Apron\Project\Sections;
+use Apron\Transient\Reckoned;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -37,6 +39,8 @@ class AppServiceProvider extends ServiceProvider
     {
         // On the command line nothing compiled is kept from one run to the next, and reading JSON is quicker.
         CoreData::keepIn($this->app->runningInConsole() ? null : storage_path('framework/core-data'));
+        // Nobody waits for years of hours: they are run by the worker, and found where it puts them.
+        Reckoned::keepIn($this->app->make(KeptRuns::class));
         Route::bind(
             'kind',
             fn (string $kind) => app(Sections::class)->ofKind($kind) ??

@@ -73,7 +73,7 @@ restore() {
   make_backup "$before"
   # From here on nobody writes: pages wait, and send again when it answers.
   touch "$RUN/run/restoring"
-  stop_part queue; stop_part fpm
+  stop_part runs; stop_part runs2; stop_part queue; stop_part fpm
   step "Putting it back"
   database -e 'drop database apron'; create_database apron
   database apron < "$into/apron/database.sql" || die "It was cut short. What was there is in $before: ./apron restore it."
@@ -83,7 +83,7 @@ restore() {
   artisan cache:clear -q || true
   artisan config:cache -q; artisan route:cache -q
   artisan apron:take-up -q || true
-  start_fpm; start_queue
+  start_fpm; start_workers
   rm -f "$RUN/run/restoring"
   wait_until 30 "the page at $URL to answer" curl -fsS -o /dev/null "$URL/sign-in"
   database -e 'drop database if exists apron_restoring'; rm -rf "$into" "$RUN/files.before"

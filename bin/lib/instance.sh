@@ -1,9 +1,12 @@
 # What is kept here is its owner's alone.
 umask 077
 
-PARTS="queue nginx fpm database"
+# Long loops of floats are compiled, with their side ways.
+JIT=(-d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d opcache.jit_hot_side_exit=1 -d opcache.jit_max_side_traces=1000)
 
-# An instance: MariaDB, php-fpm, nginx, a queue worker, each on loopback, with its data under storage/apron/NAME.
+PARTS="runs runs2 queue nginx fpm database"
+
+# An instance: MariaDB, php-fpm, nginx, a queue worker for reports and two for years of weather, each on loopback, with its data under storage/apron/NAME.
 
 use_instance() {
   NAME=$1 PORT=$2 RUN=$ROOT/storage/apron/$1
@@ -46,7 +49,7 @@ part_processes() {
   done
 }
 
-running() { alive database && alive fpm && alive nginx && alive queue; }
+running() { local part; for part in $PARTS; do alive "$part" || return 1; done; }
 
 # Somebody watches over the instance: the start that holds its lock.
 watched() { ! flock -n 8; }
@@ -112,8 +115,8 @@ raise_instance() {
   rm -f "$RUN/database.begun"
   artisan config:cache -q; artisan route:cache -q; artisan view:cache -q
   artisan apron:take-up -q
-  step "Starting the web server and the queue worker"
-  start_fpm; start_queue; start_nginx
+  step "Starting the web server and the queue workers"
+  start_fpm; start_workers; start_nginx
   wait_until 30 "the page at $URL to answer" curl -fsS -o /dev/null "$URL/sign-in"
 }
 
@@ -133,7 +136,8 @@ watch_instance() {
       stop_part $part
       case $part in
         database) start_database ;;
-        queue) clear_browsers; artisan apron:take-up -q || true; start_queue ;;
+        queue) clear_browsers; artisan apron:take-up default -q || true; start_queue ;;
+        runs|runs2) artisan apron:take-up runs -q || true; start_$part ;;
         *) start_$part ;;
       esac
     done
@@ -270,9 +274,18 @@ CONF
   note_part nginx $!
 }
 
-start_queue() {
-  apart php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M artisan queue:work --sleep=0.3 --tries=3 --timeout=180 </dev/null >"$RUN/log/queue.log" 2>&1 &
-  note_part queue $!
+start_workers() { start_queue; start_runs; start_runs2; }
+
+start_queue() { start_worker queue default; }
+
+# Walls through years of weather: two side by side, and no report waits for them.
+start_runs() { start_worker runs runs; }
+
+start_runs2() { start_worker runs2 runs; }
+
+start_worker() {
+  apart php "${JIT[@]}" artisan queue:work --queue="$2" --sleep=0.3 --tries=3 --timeout=180 </dev/null >"$RUN/log/$1.log" 2>&1 &
+  note_part "$1" $!
 }
 
 stop_part() {

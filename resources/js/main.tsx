@@ -16,6 +16,8 @@ import { keepOnThisPhone } from './worker';
 const Brief = lazy(() => import('./steps/brief/Brief'));
 const Assemblies = lazy(() => import('./steps/assemblies/Assemblies'));
 const Beside = lazy(() => import('./steps/assemblies/Beside'));
+const Hours = lazy(() => import('./steps/assemblies/Hours'));
+const Joints = lazy(() => import('./steps/assemblies/Joints'));
 const Sweep = lazy(() => import('./steps/assemblies/Sweep'));
 const Materials = lazy(() => import('./steps/materials/Materials'));
 const Sequences = lazy(() => import('./steps/sequences/Sequences'));
@@ -49,6 +51,8 @@ const pages = [
   { path: '/p/:project/assemblies/:key?', element: <Assemblies /> },
   { path: '/p/:project/assemblies/:key/beside', element: <Beside /> },
   { path: '/p/:project/assemblies/:key/climates', element: <Sweep /> },
+  { path: '/p/:project/assemblies/:key/hours', element: <Hours /> },
+  { path: '/p/:project/assemblies/:key/joints', element: <Joints /> },
   { path: '/p/:project/materials/:key?', element: <Materials /> },
   { path: '/p/:project/sequences/:key?', element: <Sequences /> },
   { path: '/p/:project/contacts', element: <Contacts /> },

@@ -79,6 +79,18 @@ final class March
         }
     }
 
+    /** @return list<float> what came and went since the beginning */
+    public function totals(): array
+    {
+        return [$this->in, $this->moved, $this->heatIn, $this->heatStored, $this->heatMoved];
+    }
+
+    /** @param  list<float>  $totals  of another that went before */
+    public function resume(array $totals): void
+    {
+        [$this->in, $this->moved, $this->heatIn, $this->heatStored, $this->heatMoved] = $totals;
+    }
+
     /**
      * Goes on for so many seconds, in as many steps as it takes.
      *

@@ -11,6 +11,7 @@ use Apron\Rules\RuleFigures;
 use Apron\Rules\Severity;
 use Apron\Rules\Source;
 use Apron\Rules\Words;
+use Apron\Vapour\YearVerdict;
 
 /** What a run of years says of an assembly: mould, wood, frost, water that stays. */
 final readonly class WallAssessment implements Assessed
@@ -18,22 +19,33 @@ final readonly class WallAssessment implements Assessed
     /** % of what moved; above it a result is not to be trusted */
     private const MOST_ERROR = 0.1;
 
-    /** @param  WallResult|null  $result  null where the project has no climate or no room yet */
-    public function __construct(public WallRun $run, public ?WallResult $result)
-    {
+    public function __construct(
+        public WallRun $run,
+        /** null where there is none yet */
+        public ?WallResult $result,
+        /** whether the project has a climate and a room */
+        private bool $hasAirs = true,
+        /** what twelve months of steady diffusion say of the same assembly */
+        private ?YearVerdict $byMonths = null,
+    ) {
     }
 
     public function findings(): array
     {
         if ($this->result === null) {
-            return [$this->finding('run.no-airs', Severity::Note, [])];
+            return [$this->finding($this->hasAirs ? 'run.not-run' : 'run.no-airs', Severity::Note, [])];
         }
 
-        return array_values(array_filter([
+        $judged = array_values(array_filter([
             ...$this->mould(),
             ...$this->wood(),
             ...$this->frost(),
             $this->stays(),
+        ]));
+
+        return array_values(array_filter([
+            ...$judged,
+            $this->besideMonths($judged),
             $this->cut(),
             $this->result->error > self::MOST_ERROR || $this->result->heatError > self::MOST_ERROR
                 ? $this->finding('run.unbalanced', Severity::Caution, [
@@ -61,6 +73,7 @@ final readonly class WallAssessment implements Assessed
             'rain_kg_m2' => $result->rain,
             'water_kg_m2' => $result->water,
             'years' => $result->years,
+            'by_months' => $this->byMonths?->value,
         ]);
     }
 
@@ -153,6 +166,30 @@ final readonly class WallAssessment implements Assessed
         return $now > $before
             ? $this->finding('run.gathers', Severity::Fail, ['before' => $before, 'now' => $now])
             : $this->finding('run.still-drying', Severity::Note, ['before' => $before, 'now' => $now]);
+    }
+
+    /**
+     * Where the months say otherwise, and what they leave out.
+     *
+     * @param  list<Finding>  $judged
+     */
+    private function besideMonths(array $judged): ?Finding
+    {
+        $fails = array_filter($judged, fn (Finding $finding): bool => $finding->severity === Severity::Fail) !== [];
+        $harm = array_filter($judged, fn (Finding $f): bool => $f->severity->rank() <= Severity::Caution->rank()) !== [];
+        $gathers = $this->byMonths === YearVerdict::Accumulates;
+        $isWet = ($this->run->humidity ?? 0.0) > RuleFigures::of('transient')->figure('initial_rh_pct') / 100;
+        $code = match (true) {
+            $this->byMonths === null => null,
+            $gathers && ! $harm => 'run.milder',
+            $gathers || ! $fails => null,
+            $this->run->leak !== null => 'run.harsher-rain',
+            $isWet => 'run.harsher-wet',
+            $this->run->air !== null => 'run.harsher-air',
+            default => 'run.harsher',
+        };
+
+        return $code === null ? null : $this->finding($code, Severity::Note, []);
     }
 
     private function cut(): ?Finding

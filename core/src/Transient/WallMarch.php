@@ -128,6 +128,36 @@ final class WallMarch
         }
     }
 
+    /**
+     * @param  list<float>  $water  kg/m² at the beginning and at the end of each year
+     * @param  int|null  $steady  the year that repeated the one before
+     */
+    public function memory(array $water, ?int $steady): Memory
+    {
+        return new Memory(
+            new State($this->state->humidity, $this->state->celsius),
+            $this->mould,
+            $this->march->totals(),
+            $this->wettest,
+            $this->frozen,
+            $this->grown,
+            $water,
+            $steady,
+        );
+    }
+
+    /** Goes on where a march through the same wall ended. */
+    public function remember(Memory $memory): void
+    {
+        $this->state->humidity = $memory->state->humidity;
+        $this->state->celsius = $memory->state->celsius;
+        $this->mould = $memory->mould;
+        $this->march->resume($memory->totals);
+        $this->wettest = $memory->wettest;
+        $this->frozen = $memory->frozen;
+        $this->grown = $memory->grown;
+    }
+
     private function beginYear(): void
     {
         $count = count($this->slab->parts);

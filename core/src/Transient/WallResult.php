@@ -36,16 +36,26 @@ final class WallResult
     }
 
     /**
-     * @param  callable(int): void|null  $told  after each year, how many are done
+     * @param  (callable(int, Memory): void)|null  $told  after each year: how many are done, and what it takes to go on
+     *   from there
      */
-    public static function of(WallRun $run, Climate $climate, IndoorAir $indoors, ?callable $told = null): self
-    {
+    public static function of(
+        WallRun $run,
+        Climate $climate,
+        IndoorAir $indoors,
+        ?callable $told = null,
+        ?Memory $from = null,
+    ): self {
         $weather = new Weather($run->assembly, $climate, $indoors, $run->facing);
         $march = new WallMarch($run, $weather);
         $water = [$march->water()];
         [$cut, $steady] = [null, null];
+        if ($from !== null) {
+            $march->remember($from);
+            [$water, $steady] = [$from->water, $from->steady];
+        }
         $same = RuleFigures::of('transient')->figure('same_pct') / 100;
-        for ($year = 1; $year <= $run->years; $year++) {
+        for ($year = count($water); $year <= $run->years; $year++) {
             try {
                 $march->year();
             } catch (TakesTooLong $long) {
@@ -57,7 +67,7 @@ final class WallResult
             [$before, $now] = array_slice($water, -2);
             $steady ??= abs($now - $before) <= $same * max($now, 0.01) ? $year : null;
             if ($told !== null) {
-                $told($year);
+                $told($year, $march->memory($water, $steady));
             }
         }
 

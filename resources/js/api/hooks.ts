@@ -99,6 +99,17 @@ export function useSite() {
   });
 }
 
+/** How far each run of the project has come: asked again while one is under way. */
+export function useRuns() {
+  const id = useProjectId();
+  return useQuery({
+    queryKey: ['runs', id],
+    queryFn: () => get(address('/api/projects/{project}/runs', { project: id })),
+    refetchInterval: (query) =>
+      query.state.data?.some((r) => r.state === 'queued' || r.state === 'running') ? 700 : false,
+  });
+}
+
 export function useRevisions(id: string) {
   return useQuery({
     queryKey: ['revisions', id],

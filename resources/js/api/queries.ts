@@ -28,11 +28,24 @@ const LISTS = {
   plan: 'plan',
   takeoff: 'takeoff',
   test: 'tests',
+  run: 'runs',
+  'plane-section': 'plane_sections',
   acceptance: 'acceptances',
 } as const;
 
 /** What is reckoned from documents: asked for again where it is on the screen, and marked old where it is not. */
-const RECKONED = ['others', 'contacts', 'assessment', 'sequence', 'site', 'materials', 'drills'];
+const RECKONED = [
+  'others',
+  'contacts',
+  'assessment',
+  'sequence',
+  'site',
+  'materials',
+  'drills',
+  'runs',
+  'run',
+  'section',
+];
 
 /** One document was saved: it takes its place among the others, and what is reckoned from it is asked for again. */
 export function documentSaved(project: string, saved: Doc<unknown>): void {

@@ -477,6 +477,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{project}/plane-sections/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Temperatures of a section on a grid that a page can draw. */
+        get: operations["planeSection"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{project}/joints": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A joint as Apron makes it of an assembly, in each of the ways that are asked for, with what each loses. */
+        post: operations["joints"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects": {
         parameters: {
             query?: never;
@@ -727,6 +761,71 @@ export interface paths {
         get: operations["revisionsCompared"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{project}/runs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["runs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{project}/runs/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Its frames, for the film: temperature and humidity through the wall, every few hours of the last year. */
+        get: operations["run"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{project}/runs/{key}/start": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["startRun"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{project}/runs/{key}/cancel": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["cancelRun"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3299,6 +3398,8 @@ export interface components {
                 /** @description of all of it, at the beginning and at the end of each year */
                 water_kg_m2?: number[];
                 years?: number;
+                /** @description what twelve months of steady diffusion say */
+                by_months?: string | null;
             })[];
         };
         Document: {
@@ -4014,6 +4115,43 @@ export interface components {
             new: number;
             known: number;
             closed: number;
+        };
+        RunStands: {
+            key: string;
+            /** @enum {string} */
+            state: "none" | "queued" | "running" | "done" | "failed" | "cancelled";
+            years: number;
+            years_done: number;
+            doing: string;
+        };
+        RunPicture: {
+            boundaries_mm: number[];
+            layers: string[];
+            depths_mm: number[];
+            /** @description between frames */
+            hours: number;
+            /** @description of the last year: °C and % relative humidity at each depth */
+            frames: number[][][];
+        };
+        PlanePicture: {
+            x_mm: number[];
+            y_mm: number[];
+            /** @description row after row from the lowest y; null where there is no material */
+            celsius: (number | null)[][];
+            coldest: {
+                temperature: number;
+                x: number;
+                y: number;
+            } | null;
+        };
+        MadeJoint: {
+            way: string;
+            title: string;
+            /** @description a section as the project file has it */
+            content: Record<string, never>;
+            psi_w_mk: number | null;
+            frsi: number | null;
+            halving_changes_pct: number | null;
         };
         BriefContent: {
             project: components["schemas"]["ProjectHead"];
@@ -5101,6 +5239,69 @@ export interface operations {
             };
         };
     };
+    planeSection: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description its temperatures */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanePicture"];
+                };
+            };
+            /** @description no such section */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    joints: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description best first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeJoint"][];
+                };
+            };
+            /** @description cannot be made */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     projects: {
         parameters: {
             query?: never;
@@ -5556,6 +5757,115 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    runs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description how far each has come */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunStands"][];
+                };
+            };
+        };
+    };
+    run: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the last year in frames */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunPicture"];
+                };
+            };
+            /** @description not run yet */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    startRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description on the queue, or done already */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunStands"];
+                };
+            };
+            /** @description cannot be run */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    cancelRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description cancelled, where it was not done yet */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunStands"];
                 };
             };
         };

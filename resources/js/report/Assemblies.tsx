@@ -13,7 +13,9 @@ export function Assemblies({ sheet: { file, assessment, units } }: { sheet: Shee
       key={assembly.id}
       assembly={assembly}
       figures={assessment.assemblies?.find((a) => a.id === assembly.id)}
-      findings={assessment.findings.filter((f) => f.subject.split('/')[1] === assembly.id)}
+      findings={assessment.findings.filter(
+        (f) => f.subject.split('/').slice(0, 2).join('/') === `assemblies/${assembly.id}`,
+      )}
       materials={materials}
       units={units}
     />

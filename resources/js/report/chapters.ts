@@ -9,6 +9,8 @@ import { Changes } from './Changes';
 import { Contacts } from './Contacts';
 import { Details } from './Details';
 import { Hidden } from './Hidden';
+import { Hours } from './Hours';
+import { Joints } from './Joints';
 import { Others } from './Others';
 import { Plan } from './Plan';
 import { Takeoff } from './Takeoff';
@@ -37,6 +39,8 @@ const BY_SECTION = {
   assemblies: Assemblies,
   openings: Schedule,
   building: Building,
+  plane_sections: Joints,
+  runs: Hours,
   takeoff: Takeoff,
   plan: Plan,
   tests: Tests,
@@ -51,7 +55,7 @@ const BY_SECTION = {
 export const CHAPTERS: { number: string; title: string; sheets: Printed[] }[] = [
   { number: '0', title: 'What has changed', sheets: [Changes] },
   { number: '1', title: 'Brief', sheets: [BY_SECTION.climate] },
-  { number: '2', title: 'Assemblies', sheets: [BY_SECTION.assemblies] },
+  { number: '2', title: 'Assemblies', sheets: [BY_SECTION.assemblies, BY_SECTION.runs, BY_SECTION.plane_sections] },
   { number: '3', title: 'Contacts', sheets: [BY_SECTION.asked] },
   { number: '4', title: 'Transitions', sheets: [BY_SECTION.building] },
   { number: '5', title: 'Sequences', sheets: [BY_SECTION.openings, BY_SECTION.details, Others, BY_SECTION.training] },

@@ -24,6 +24,8 @@ const SCREENS: Partial<Record<keyof ProjectFile, Screen>> = {
   building: { step: 'transitions', row: () => 'transitions' },
   plan: { step: 'calendar', row: () => 'calendar' },
   tests: { step: 'tests', row: () => 'tests' },
+  runs: { step: 'assemblies', row: (id) => `runs/${id}` },
+  plane_sections: { step: 'assemblies', row: (id) => `sections/${id}` },
   takeoff: { step: 'quantities', row: () => 'quantities' },
   details: { step: 'sequences', row: (id) => `sequences/${id}` },
   site: { step: 'site', row: (id, kind) => `site/${id === 'faults' ? 'faults' : `check/${kind}`}` },

@@ -17,6 +17,9 @@ function hourlyCases(): array
     return array_column(array_map(fn (\stdClass $case): array => [$case->id, [$case]], $cases), 1, 0);
 }
 
+// In a process that has served pages before, results would be looked for where they are kept.
+beforeEach(fn () => Apron\Transient\Reckoned::keepIn(null));
+
 it('signs of each wall what a careful consultant would', function (stdClass $case) {
     $catalogue = new Catalogue;
     $layers = [];

@@ -14,7 +14,7 @@ use Apron\Conduction\Rect;
  */
 final readonly class Stack
 {
-    /** @var list<array{float, float, float}> mm from the inside, to where, and W/(m·K) */
+    /** @var non-empty-list<array{float, float, float}> mm from the inside, to where, and W/(m·K) */
     public array $layers;
 
     /** mm */
@@ -28,7 +28,7 @@ final readonly class Stack
             $layers[] = [$at, $at + $layer->thicknessMm, $layer->thicknessMm / 1000 / $layer->resistance($flow)];
             $at += $layer->thicknessMm;
         }
-        $this->layers = $layers;
+        $this->layers = $layers === [] ? throw new \LogicException('a wall that is all air') : $layers;
         $this->thick = $at;
     }
 
@@ -44,7 +44,7 @@ final readonly class Stack
     }
 
     /**
-     * @return list<Block> from one x to another, insulation outward in y
+     * @return non-empty-list<Block> from one x to another, insulation outward in y
      */
     public function blocks(float $x0, float $x1): array
     {

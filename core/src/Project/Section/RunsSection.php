@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Apron\Project\Section;
 
 use Apron\Json\Node;
+use Apron\Judgement\AssemblyAssessment;
 use Apron\Material\Material;
 use Apron\Project\ListSection;
 use Apron\Project\Project;
@@ -12,9 +13,9 @@ use Apron\Project\Reading;
 use Apron\Rules\Assessed;
 use Apron\Transient\LabAssessment;
 use Apron\Transient\LabRun;
+use Apron\Transient\Reckoned;
 use Apron\Transient\RunFormat;
 use Apron\Transient\WallAssessment;
-use Apron\Transient\WallResult;
 use Apron\Transient\WallRun;
 
 /**
@@ -71,9 +72,14 @@ final class RunsSection extends ListSection
         }
         $indoors = $row->assembly->indoors ?? $project->brief->indoors;
         $climate = $project->brief->climate;
-        $result = $climate === null || $indoors === null ? null : WallResult::of($row, $climate, $indoors);
 
-        return new WallAssessment($row, $result);
+        return $climate === null || $indoors === null
+            ? new WallAssessment($row, null, false)
+            : new WallAssessment(
+                $row,
+                Reckoned::of($row, $climate, $indoors),
+                byMonths: (new AssemblyAssessment($project->brief, $row->assembly))->year?->verdict(),
+            );
     }
 
     public function standsOn(\stdClass $content): array
@@ -86,8 +92,11 @@ final class RunsSection extends ListSection
     /** @return array<string, Material> */
     protected function materials(object $row): array
     {
+        if ($row instanceof WallRun) {
+            return $row->assembly->materials();
+        }
         $used = [];
-        foreach ($row instanceof LabRun ? $row->layers : [] as $part) {
+        foreach ($row->layers as $part) {
             $used[$part->material->id] = $part->material;
         }
 

@@ -70,6 +70,16 @@ export default function Assemblies() {
           over climates
         </Link>
       )}
+      {doc && (
+        <Link className="link" to={`${place(doc.key)}/hours`}>
+          hour by hour
+        </Link>
+      )}
+      {doc && (
+        <Link className="link" to={`${place(doc.key)}/joints`}>
+          its joints
+        </Link>
+      )}
       <Link className="link" to={`/p/${project}/materials`}>
         materials
       </Link>

@@ -1,0 +1,60 @@
+import type { Assembly, DerivedRun, Material, Run } from '../api/types';
+import figures from '../../../core/data/figures/transient.json';
+
+export const MOULD_LIMIT: number = figures.mould_limit.value;
+
+/** A face is worth a line of its own from here on. */
+const WORTH_A_LINE = 0.05;
+
+const nameOf = (materials: Material[], id: string | undefined) => materials.find((m) => m.id === id)?.name ?? id ?? '';
+
+export const layerNames = (assembly: Assembly, materials: Material[]): string[] =>
+  assembly.layers.map((l) => nameOf(materials, l.material));
+
+/** What tells one run of an assembly from another. */
+export function runTitle(run: Run, assembly: Assembly | undefined, materials: Material[]): string {
+  if (run.title) return run.title;
+  const on = assembly?.layers.find((l) => l.id === run.leak?.layer);
+  const said = [
+    `${run.years ?? 1} y`,
+    run.facing_deg === undefined ? '' : `${run.facing_deg}°`,
+    run.leak ? `${(100 * run.leak.share).toFixed(1)} % of the rain on ${nameOf(materials, on?.material)}` : '',
+    run.initial_rh_pct === undefined ? '' : `built in at ${run.initial_rh_pct} %`,
+    run.air ? `air ${run.air.flow_l_s_m2} L/(s·m²)` : '',
+  ];
+  return said.filter((s) => s !== '').join(', ');
+}
+
+/** Faces that mould is judged on, inside of what the weather washes, those without any left out. */
+export function mouldRows(
+  assembly: Assembly | undefined,
+  run: DerivedRun,
+  materials: Material[] = [],
+): { name: string; index: number[]; most: number }[] {
+  const layers = assembly?.layers ?? [];
+  const vented = layers.findIndex((l) => l.air === 'ventilated');
+  const last = vented < 0 ? layers.length : vented;
+  const rows = run.interfaces
+    .filter((i) => i.interface < last)
+    .map((i) => ({
+      name: i.interface === 0 ? 'inside' : `on ${nameOf(materials, layers[i.interface - 1]?.material)}`,
+      index: i.mould_index,
+      most: i.mould_index_max,
+    }));
+  const grown = rows.filter((r) => r.most >= WORTH_A_LINE);
+  return grown.length > 0 ? grown : rows.slice(0, 1);
+}
+
+export const waterRows = (run: DerivedRun, names: string[]) =>
+  run.layers.flatMap((row, i) => {
+    const most = Math.max(...row.water_kg_m2, 0);
+    if (most < 0.005) return [];
+    const share = row.moisture_pct_last_year;
+    return [
+      {
+        name: names[i] ?? row.layer,
+        water: row.water_kg_m2,
+        says: `${most.toFixed(2)} kg/m²${share === null ? '' : `, ${share.toFixed(0)} %`}`,
+      },
+    ];
+  });

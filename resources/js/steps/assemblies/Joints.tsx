@@ -1,0 +1,225 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { get, post, wordsOf } from '../../api/client';
+import { createDocument } from '../../api/documents';
+import { useAssessment, useDocuments, useProjectId } from '../../api/hooks';
+import { address } from '../../api/paths';
+import type { Doc, MadeJoint, PlaneSection } from '../../api/types';
+import { Joint2d } from '../../drawing/Joint2d';
+import { FindingList } from '../../ui/FindingList';
+import { Frame } from '../../ui/Frame';
+import { freeId } from '../../ui/freeId';
+import { useKeys } from '../../ui/keys';
+import { TypedNumber } from '../../ui/Typed';
+import { FIELDS, KINDS, STARTS, type JointKind } from './joints';
+
+/** Joints of an assembly cut through, each way of making them beside the others. */
+export default function Joints() {
+  const project = useProjectId();
+  const { key = '' } = useParams();
+  const documents = useDocuments().data;
+  const assessment = useAssessment().data;
+  const [kind, setKind] = useState<JointKind>('unit');
+  const [said, setSaid] = useState(STARTS);
+  const [buck, setBuck] = useState('wood');
+  const [flashing, setFlashing] = useState('membrane');
+  const [shown, setShown] = useState<string | null>(null);
+  const mayEdit = documents?.may_edit ?? false;
+  const assembly = documents?.assemblies.find((d) => d.key === key)?.content;
+  const made = useMutation({
+    mutationFn: () =>
+      post(address('/api/projects/{project}/joints', { project }), { assembly: key, kind, buck, flashing, ...said }),
+  });
+  const sections = (documents?.plane_sections ?? []).filter((d) => d.broken === null);
+  const keep = useMutation({
+    mutationFn: (joint: MadeJoint) =>
+      createDocument(
+        project,
+        sections.map((d) => d.key),
+        (ids) => freeId(ids, 'cut'),
+        (id) => Promise.resolve({ kind: 'plane-section', content: { ...joint.content, id } }),
+      ),
+    onSuccess: setShown,
+  });
+  const reckon = () => {
+    if (!made.isPending) made.mutate();
+  };
+  useKeys({ g: { says: 'reckon them', act: reckon } });
+  const doc = sections.find((d) => d.key === shown) ?? sections.at(-1);
+  const told = doc && assessment?.plane_sections?.find((s) => s.id === doc.key);
+  return (
+    <Frame
+      sheet="2 Joints in two dimensions"
+      reckoning={
+        <>
+          {doc && (
+            <section data-section={doc.key}>
+              <h2 className="pb-1 text-[15px] font-bold">{doc.content.title ?? doc.key}</h2>
+              {told && (
+                <dl>
+                  {[
+                    ['ψ', told.psi_w_mk === null ? '–' : `${told.psi_w_mk.toFixed(3)} W/(m·K)`],
+                    ['fRsi', told.frsi === null ? '–' : told.frsi.toFixed(3)],
+                    ['coldest inside', told.surface_min_c === null ? '–' : `${told.surface_min_c.toFixed(1)} °C`],
+                    ['L2D', told.l2d_w_mk === null ? '–' : `${told.l2d_w_mk.toFixed(3)} W/(m·K)`],
+                    [
+                      'halving its cells changes',
+                      told.halving_changes_pct === null ? '–' : `${told.halving_changes_pct.toFixed(2)} %`,
+                    ],
+                  ].map(([term, value]) => (
+                    <div key={term} className="flex justify-between gap-3 py-[2px]">
+                      <dt className="text-faint">{term}</dt>
+                      <dd className="font-semibold">{value}</dd>
+                    </div>
+                  ))}
+                </dl>
+              )}
+              <FindingList
+                findings={(assessment?.findings ?? []).filter((f) => f.subject === `plane_sections/${doc.key}`)}
+              />
+            </section>
+          )}
+          <p className="mt-2 border-t border-hair pt-2 text-[11px] text-faint">
+            By ISO 10211. Frame and glass are blocks that lose what their data sheet states; studs and fasteners are not
+            in the cut. Computed, not approved.
+          </p>
+        </>
+      }
+    >
+      <div className="px-6 py-3 max-sm:px-4">
+        <p className="text-[12px]">
+          <Link className="link text-faint" to={`/p/${project}/assemblies/${key}`}>
+            ← {assembly?.name ?? key}
+          </Link>
+        </p>
+        <h1 className="pb-1 text-[17px] font-bold">Its joints, cut through</h1>
+        <fieldset className="flex flex-wrap items-start gap-3 border-y border-hair py-2">
+          <label className="text-[12px]">
+            joint
+            <select
+              className="block"
+              value={kind}
+              onChange={(e) => {
+                setKind(e.target.value as JointKind);
+                made.reset();
+              }}
+            >
+              {Object.entries(KINDS).map(([k, words]) => (
+                <option key={k} value={k}>
+                  {words}
+                </option>
+              ))}
+            </select>
+          </label>
+          {FIELDS[kind].map(([name, label, least, most]) => (
+            <TypedNumber
+              key={name}
+              {...{ label, least, most }}
+              value={said[name]}
+              put={(value) => setSaid((before) => ({ ...before, [name]: value ?? STARTS[name] }))}
+            />
+          ))}
+          {kind === 'unit' && (
+            <>
+              <label className="text-[12px]">
+                buck
+                <select className="block" value={buck} onChange={(e) => setBuck(e.target.value)}>
+                  <option value="wood">wood</option>
+                  <option value="insulating">insulating</option>
+                  <option value="none">none</option>
+                </select>
+              </label>
+              <label className="text-[12px]">
+                through-flashing
+                <select className="block" value={flashing} onChange={(e) => setFlashing(e.target.value)}>
+                  <option value="membrane">membrane</option>
+                  <option value="metal">sheet metal</option>
+                </select>
+              </label>
+            </>
+          )}
+          <button className="act self-end" disabled={made.isPending} onClick={reckon}>
+            {made.isPending ? 'reckoning …' : 'reckon them'} <kbd>g</kbd>
+          </button>
+        </fieldset>
+        {made.isError && (
+          <p role="alert" className="text-fail">
+            {wordsOf(made.error)}
+          </p>
+        )}
+        {made.data && (
+          <table className="my-2 w-full max-w-[46rem]" data-ways={made.data.length}>
+            <thead>
+              <tr className="border-b border-ink text-left">
+                <th>best first</th>
+                <th className="text-right">ψ, W/(m·K)</th>
+                <th className="text-right">fRsi</th>
+                <th />
+              </tr>
+            </thead>
+            <tbody>
+              {made.data.map((joint) => (
+                <tr key={joint.way} className="border-b border-hair" data-way={joint.way}>
+                  <td>{joint.title}</td>
+                  <td className="text-right">{joint.psi_w_mk?.toFixed(3) ?? '–'}</td>
+                  <td className="text-right">{joint.frsi?.toFixed(3) ?? '–'}</td>
+                  <td className="text-right">
+                    {mayEdit && (
+                      <button className="link" disabled={keep.isPending} onClick={() => keep.mutate(joint)}>
+                        keep and draw
+                      </button>
+                    )}
+                  </td>
+                </tr>
+              ))}
+              {made.data.length === 0 && (
+                <tr>
+                  <td colSpan={4}>This wall has no such place: the frame is deeper than there is room for.</td>
+                </tr>
+              )}
+            </tbody>
+          </table>
+        )}
+        {keep.isError && (
+          <p role="alert" className="text-fail">
+            {wordsOf(keep.error)}
+          </p>
+        )}
+        {sections.length > 0 && (
+          <p className="flex flex-wrap gap-2 py-2 text-[12px]">
+            {sections.map((d) => (
+              <button
+                key={d.key}
+                className={`act ${d === doc ? 'bg-ink text-white' : ''}`}
+                aria-pressed={d === doc}
+                onClick={() => setShown(d.key)}
+              >
+                {d.content.title ?? d.key}
+              </button>
+            ))}
+          </p>
+        )}
+        {doc && <Drawn key={doc.key} doc={doc} />}
+      </div>
+    </Frame>
+  );
+}
+
+function Drawn({ doc }: { doc: Doc<PlaneSection> }) {
+  const project = useProjectId();
+  const picture = useQuery({
+    queryKey: ['section', project, doc.key, doc.revision],
+    queryFn: () => get(address('/api/projects/{project}/plane-sections/{key}', { project, key: doc.key })),
+  });
+  return (
+    <>
+      {picture.isError && (
+        <p role="alert" className="text-fail">
+          {wordsOf(picture.error)}
+        </p>
+      )}
+      <Joint2d section={doc.content} picture={picture.data} />
+    </>
+  );
+}

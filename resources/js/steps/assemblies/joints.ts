@@ -1,0 +1,59 @@
+export const KINDS = {
+  unit: 'a unit and its jamb',
+  corner: 'an outside corner',
+  slab: 'the edge of a floor',
+  girt: 'a girt',
+} as const;
+
+export type JointKind = keyof typeof KINDS;
+
+export type JointField =
+  | 'frame_u'
+  | 'frame_wide_mm'
+  | 'frame_deep_mm'
+  | 'glass_u'
+  | 'glass_mm'
+  | 'cover_mm'
+  | 'slab_mm'
+  | 'gauge_mm'
+  | 'flange_mm'
+  | 'inside_c'
+  | 'outside_c';
+
+/** What the form begins with: a wood frame with three panes. */
+export const STARTS: Record<JointField, number> = {
+  frame_u: 1.4,
+  frame_wide_mm: 110,
+  frame_deep_mm: 80,
+  glass_u: 0.8,
+  glass_mm: 44,
+  cover_mm: 40,
+  slab_mm: 200,
+  gauge_mm: 1.5,
+  flange_mm: 40,
+  inside_c: 20,
+  outside_c: 0,
+};
+
+type Field = [name: JointField, label: string, least: number, most: number];
+
+const AIRS: Field[] = [
+  ['inside_c', 'inside, °C', -40, 60],
+  ['outside_c', 'outside, °C', -60, 50],
+];
+
+/** What is asked of each kind, with its bounds. */
+export const FIELDS: Record<JointKind, Field[]> = {
+  unit: [
+    ['frame_u', 'frame U, W/(m²K)', 0.2, 5.5],
+    ['frame_wide_mm', 'frame wide, mm', 20, 300],
+    ['frame_deep_mm', 'frame deep, mm', 20, 400],
+    ['glass_u', 'glass U, W/(m²K)', 0.2, 5.5],
+    ['glass_mm', 'glass thick, mm', 4, 100],
+    ['cover_mm', 'insulation over the frame, mm', 0, 200],
+    ...AIRS,
+  ],
+  corner: AIRS,
+  slab: [['slab_mm', 'floor thick, mm', 20, 1000], ...AIRS],
+  girt: [['gauge_mm', 'sheet, mm', 0.3, 10], ['flange_mm', 'flange, mm', 0, 200], ...AIRS],
+};

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Jobs\RunWall;
+use App\Models\Run;
+use App\Models\RunState;
+use App\Project\KeptRuns;
+use Apron\Transient\Memory;
+use Apron\Transient\WallResult;
+use Illuminate\Support\Facades\Queue;
+
+/** A run of the demo's timber wall, saved. */
+function keepRun(string $path, int $revision = 0, array $more = []): void
+{
+    test()->putJson("$path/documents/run/run1", ['revision' => $revision, 'content' => $more + [
+        'id' => 'run1', 'assembly' => 'w1', 'years' => 1,
+    ]])->assertSuccessful();
+}
+
+/** @return list<string> codes of the findings on the run */
+function saidOfRun(string $path): array
+{
+    $findings = test()->getJson("$path/assessment")->assertOk()->json('findings');
+
+    return array_values(array_column(
+        array_filter($findings, fn (array $f): bool => $f['subject'] === 'runs/run1'),
+        'code',
+    ));
+}
+
+it('runs a wall on the queue, tells it in the project, and runs the same wall once', function () {
+    [$project, $consultant] = practice();
+    $this->actingAs($consultant);
+    $path = "/api/projects/$project->id";
+    Queue::fake();
+    keepRun($path);
+    expect(saidOfRun($path))->toBe(['run.not-run']);
+    $this->getJson("$path/runs")->assertOk()->assertJsonPath('0.state', 'none');
+    $this->getJson("$path/runs/run1")->assertNotFound();
+    $this->postJson("$path/runs/run1/start")->assertStatus(202)->assertJsonPath('state', 'queued');
+    // Asked for twice, it is done once.
+    $this->postJson("$path/runs/run1/start")->assertStatus(202);
+    Queue::assertPushed(RunWall::class, 1);
+    Queue::assertPushedOn(RunWall::QUEUE, RunWall::class);
+    [$job] = Queue::pushed(RunWall::class)->all();
+    app()->call([$job, 'handle']);
+    $this->getJson("$path/runs")->assertJsonPath('0.state', 'done')->assertJsonPath('0.years_done', 1);
+    // After one year what was built in is not out yet, and that is said beside it.
+    expect(saidOfRun($path))->toEqualCanonicalizing(['run.no-mould', 'run.still-drying']);
+    $picture = $this->getJson("$path/runs/run1")->assertOk()->json();
+    expect($picture['frames'])->toHaveCount(120)
+        ->and($picture['frames'][0])->toHaveCount(count($picture['depths_mm']))
+        ->and(max(array_column(array_merge(...$picture['frames']), 1)))->toBeLessThan(101);
+    // Another year is another run, and what was said of the old one is not said of it.
+    keepRun($path, 1, ['years' => 2]);
+    expect(saidOfRun($path))->toBe(['run.not-run']);
+    keepRun($path, 2);
+    expect(saidOfRun($path))->toContain('run.no-mould');
+});
+
+it('goes on after its last whole year where a worker was killed, and comes to the same', function () {
+    [$project, $consultant] = practice();
+    $this->actingAs($consultant);
+    $path = "/api/projects/$project->id";
+    Queue::fake();
+    keepRun($path, 0, ['years' => 2]);
+    [$run, $climate, $indoors, $hash] = app(KeptRuns::class)->named($project, 'run1');
+    $memory = null;
+    $whole = WallResult::of($run, $climate, $indoors, function (int $year, Memory $after) use (&$memory): void {
+        $memory ??= KeptRuns::write($after);
+    });
+    Run::create(['hash' => $hash, 'state' => RunState::Queued, 'years' => 2, 'doing' => '', 'memory' => $memory]);
+    app()->call([new RunWall($project->id, 'run1', $hash), 'handle']);
+    $resumed = app(KeptRuns::class)->find($hash);
+    expect($resumed?->water)->toEqualWithDelta($whole->water, 1e-9)
+        ->and($resumed?->interfaces)->toEqualWithDelta($whole->interfaces, 1e-9)
+        ->and($resumed?->steadyAfter)->toBe($whole->steadyAfter);
+});
+
+it('stops where it is cancelled, takes up what failed again, and says why nothing can be run', function () {
+    [$project, $consultant] = practice();
+    $this->actingAs($consultant);
+    $path = "/api/projects/$project->id";
+    Queue::fake();
+    keepRun($path);
+    $this->postJson("$path/runs/run1/cancel")->assertNotFound();
+    $this->postJson("$path/runs/run1/start")->assertStatus(202);
+    $this->postJson("$path/runs/run1/cancel")->assertOk()->assertJsonPath('state', 'cancelled');
+    [$job] = Queue::pushed(RunWall::class)->all();
+    app()->call([$job, 'handle']);
+    expect(Run::first()?->state)->toBe(RunState::Cancelled)->and(Run::first()?->result)->toBeNull();
+    $job->failed(new RuntimeException('late'));
+    expect(Run::first()?->state)->toBe(RunState::Cancelled);
+    $this->postJson("$path/runs/run1/start")->assertStatus(202)->assertJsonPath('state', 'queued');
+    $job->failed(new RuntimeException('the machine stopped'));
+    expect(Run::first()?->doing)->toContain('the machine stopped');
+    $this->postJson("$path/runs/no-such/start")->assertNotFound();
+    $sample = ['id' => 'run2', 'layers' => [['material' => 'clt', 'thickness_mm' => 100]], 'hours' => 1] + [
+        'initial' => ['temperature_c' => 20, 'rh_pct' => 50], 'left' => ['closed' => true], 'right' => ['closed' => true],
+    ];
+    $this->putJson("$path/documents/run/run2", ['revision' => 0, 'content' => $sample])->assertSuccessful();
+    $this->postJson("$path/runs/run2/start")->assertStatus(422);
+});
+
+it('makes the joints of a wall, best first, keeps one, and draws its temperatures', function () {
+    [$project, $consultant] = practice();
+    $this->actingAs($consultant);
+    $path = "/api/projects/$project->id";
+    $made = $this->postJson("$path/joints", ['assembly' => 'w1', 'kind' => 'unit'])->assertOk()->json();
+    $psi = array_column($made, 'psi_w_mk');
+    expect(count($made))->toBe(7)->and($psi)->toBe(collect($psi)->sort()->values()->all());
+    $content = ['id' => 'cut1'] + $made[0]['content'];
+    $this->putJson("$path/documents/plane-section/cut1", ['revision' => 0, 'content' => $content])->assertSuccessful();
+    $told = $this->getJson("$path/assessment")->json('plane_sections.0');
+    expect($told['psi_w_mk'])->toEqualWithDelta($made[0]['psi_w_mk'], 1e-6);
+    $picture = $this->getJson("$path/plane-sections/cut1")->assertOk()->json();
+    $celsius = array_filter(array_merge(...$picture['celsius']), fn (mixed $c): bool => $c !== null);
+    expect($picture['coldest']['temperature'])->toEqualWithDelta($told['surface_min_c'], 1e-6)
+        ->and(count($picture['celsius']))->toBe(count($picture['y_mm']))
+        ->and(min($celsius))->toBeGreaterThanOrEqual(-0.001)
+        ->and(max($celsius))->toBeLessThanOrEqual(20.001);
+    foreach ([
+        ['assembly' => 'nowhere', 'kind' => 'unit'],
+        ['assembly' => 'w1', 'kind' => 'roof'],
+        ['assembly' => 'w1', 'kind' => 'unit', 'frame_u' => 0],
+        ['assembly' => 'w1', 'kind' => 'unit', 'inside_c' => 5, 'outside_c' => 5],
+    ] as $wrong) {
+        $this->postJson("$path/joints", $wrong)->assertStatus(422);
+    }
+});
