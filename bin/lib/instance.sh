@@ -1,9 +1,6 @@
 # What is kept here is its owner's alone.
 umask 077
 
-# Long loops of floats are compiled, with their side ways.
-JIT=(-d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d opcache.jit_hot_side_exit=1 -d opcache.jit_max_side_traces=1000)
-
 PARTS="runs runs2 queue nginx fpm database"
 
 # An instance: MariaDB, php-fpm, nginx, a queue worker for reports and two for years of weather, each on loopback, with its data under storage/apron/NAME.
@@ -223,7 +220,7 @@ php_admin_value[post_max_size] = 513M
 php_admin_value[memory_limit] = 512M
 CONF
   rm -f "$RUN/run/fpm.sock"
-  apart php-fpm8.2 --nodaemonize -R --fpm-config "$RUN/run/fpm.conf" -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d opcache.memory_consumption=192 -d opcache.interned_strings_buffer=32 -d opcache.max_accelerated_files=20000 >"$RUN/log/fpm.out.log" 2>&1 &
+  apart php-fpm8.2 --nodaemonize -R --fpm-config "$RUN/run/fpm.conf" -d opcache.jit=tracing "${LOOPS[@]}" -d opcache.memory_consumption=192 -d opcache.interned_strings_buffer=32 -d opcache.max_accelerated_files=20000 >"$RUN/log/fpm.out.log" 2>&1 &
   note_part fpm $!
   wait_until 20 "php-fpm" test -S "$RUN/run/fpm.sock"
 }

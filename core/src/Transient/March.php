@@ -425,7 +425,10 @@ final class March
             $way = $k < $inner ? 1.0 : -1.0;
             $p = $phi[$k] * $this->saturation($t[$k]);
             $film = ($face->vapour ?? 0.0) * ($face->humidity * $this->saturation($face->celsius) - $p);
-            $water[] = $face->vapour === null ? $way * ($vapour + $liquid) : $film;
+            // What stays on the face has not come in.
+            $table = $this->slab->tables[$this->slab->of[$k]];
+            $dew = ($this->slab->thick[$k] * ($table->waterAt($phi[$k]) - $table->waterAt($humid[$k]))) / $dt;
+            $water[] = $face->vapour === null ? $way * ($vapour + $liquid) : $film - $dew;
             $heat[] = $latent * ($face->vapour === null ? $way * $vapour : $film) + ($face->heat === null
                 ? $way * $warmth
                 : $face->heat * ($face->celsius - $t[$k]) + $face->radiation);

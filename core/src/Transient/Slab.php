@@ -7,13 +7,16 @@ namespace Apron\Transient;
 use Apron\Climate\Air;
 
 /**
- * Layers cut into cells, finer towards their faces, with a node of no thickness on both sides. A sheet has no cells: it
+ * Layers cut into cells, finer towards their faces, with a node of next to no thickness on both sides. A sheet has no cells: it
  * is a resistance between two of them, and lets no liquid through.
  */
 final class Slab
 {
-    /** @var list<float> m, by node; 0 at both faces */
-    public array $thick = [0.0];
+    /** m: a face that stored nothing could not bear the dew that falls on it */
+    private const FACE = 1e-5;
+
+    /** @var list<float> m, by node; next to nothing at both faces */
+    public array $thick = [self::FACE];
 
     /** @var list<int> by node: its material among `tables` */
     public array $of = [];
@@ -90,7 +93,7 @@ final class Slab
         }
         [$this->sheetHeat[], $this->sheetVapour[], $this->isSheet[]] = [$heat, $vapour, $sheet];
         // The nodes at both faces are of the material behind them.
-        $this->thick[] = 0.0;
+        $this->thick[] = self::FACE;
         $this->depth[] = $at;
         $last = count($this->of) - 1;
         $this->of = [$this->of[0], ...$this->of, $this->of[$last]];
@@ -146,7 +149,7 @@ final class Slab
         return $sum;
     }
 
-    /** kg/m² in all of it */
+    /** kg/m² in all of it, without what lies on its faces */
     public function water(State $state): float
     {
         $sum = 0.0;
