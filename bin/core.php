@@ -30,8 +30,9 @@ function assess(string $path): array
     if ($json === false) {
         throw new FileRefused('', "no readable file “{$path}”", 'the path of a project file, or - for standard input');
     }
-    // Joints in two dimensions and walls hour by hour are long loops of floats: compiled, they take a quarter of the time.
-    if (preg_match('/"(?:runs|plane_sections)"\s*:/', $json) === 1) {
+    // Joints in two dimensions and walls hour by hour are long loops of floats: compiled, they take a quarter of the
+    // time.
+    if (ini_get('opcache.jit') === 'off' && preg_match('/"(?:runs|plane_sections)"\s*:/', $json) === 1) {
         ini_set('opcache.jit', 'tracing');
     }
     $project = ProjectFormat::parse($json, new Catalogue);

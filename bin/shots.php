@@ -25,10 +25,16 @@ $views = [
     'first-minute' => ['brief', '[data-first-minute] [data-climate]', null],
     'brief' => ['brief', '[data-line="indoor dew point"]', null],
     'assembly' => ['assemblies/w1?layer=l3', '[data-figure=u]', null],
-    'cures' => [
-        'assemblies/w2',
-        '[data-finding^="year.over"] button.act',
-        'document.querySelector("[data-finding^=\"year.over\"] button.act").click()',
+    'hours' => [
+        'assemblies/w2/hours',
+        '[data-film]',
+        null,
+    ],
+    'joints' => [
+        'assemblies/w2/joints',
+        '[data-isotherm]',
+        'document.querySelector("fieldset button.act").click()',
+        '[data-way] button',
     ],
     'beside' => ['assemblies/w2/beside', '[data-beside="w2.c"]', null],
     'materials' => ['materials/smart-film-nylon', '[data-material="smart-film-nylon"]', null],
@@ -66,13 +72,31 @@ $views = [
     ],
     'site' => ['site', '[data-drawing=unfolded]', null],
     'report' => ['report', 'button.act', null],
-    'phone-assembly' => ['assemblies/w1', '[data-figure=u]', null],
     'phone-reading' => [
         'site/check/o4.head-strip-past-jamb.left',
         '[data-drawing=unfolded]',
         '[["4"],["6"],["mm"]].forEach(([k]) => document.querySelector(`button[aria-label="${k}"]`).click())',
     ],
 ];
+// A wall that the worker has taken through three years.
+if ($only === [] || in_array('hours', $only, true)) {
+    $browser->open("/p/$project/assemblies/w2/hours");
+    $browser->until('return /Nothing has been run/.test(document.body.innerText)');
+    $browser->click('h1 ~ p button.act');
+    $browser->see('[data-run-form]');
+    $browser->click('[data-run-state=none] button.act:not(:disabled)');
+    $browser->see('[data-run-state=done]');
+    $browser->see('[data-film]');
+}
+
+// The best place of a unit in it, kept.
+if ($only === [] || in_array('joints', $only, true)) {
+    $browser->open("/p/$project/assemblies/w2/joints");
+    $browser->click('fieldset button.act');
+    $browser->click('[data-way] button');
+    $browser->see('[data-isotherm]');
+}
+
 foreach ($views as $name => $view) {
     [$path, $wait, $script] = $view;
     if ($only !== [] && ! in_array($name, $only, true)) {

@@ -117,7 +117,10 @@ Route::middleware(['auth', 'auth.session', OneGeneration::class, 'throttle:api']
                 Route::get('runs', [RunController::class, 'index']);
                 Route::get('runs/{key}', [RunController::class, 'show']);
                 Route::get('plane-sections/{key}', [PlaneSectionController::class, 'show'])->middleware('budget:8');
-                Route::post('joints', [PlaneSectionController::class, 'make'])->middleware(['throttle:costly', 'budget:20']);
+                Route::post('joints', [PlaneSectionController::class, 'make'])->middleware([
+                    'throttle:costly',
+                    'budget:20',
+                ]);
                 Route::get('plan.ics', [PlanController::class, 'calendar']);
                 Route::get('plan.csv', [PlanController::class, 'csv']);
                 Route::get('order.csv', [TakeoffController::class, 'csv'])->middleware('budget:60');

@@ -77,12 +77,10 @@ class RunWall implements ShouldQueue
 
     public function failed(?\Throwable $why): void
     {
+        $words = 'it stopped: '.(trim((string) $why?->getMessage()) ?: 'no reason was given');
         Run::whereKey($this->hash)
             ->where('state', '!=', RunState::Cancelled)
-            ->update([
-                'state' => RunState::Failed,
-                'doing' => mb_strimwidth('it stopped: '.(trim((string) $why?->getMessage()) ?: 'no reason was given'), 0, 250, '…'),
-            ]);
+            ->update(['state' => RunState::Failed, 'doing' => mb_strimwidth($words, 0, 250, '…')]);
     }
 
     /** @throws RunCancelled once somebody has cancelled it */

@@ -63,7 +63,8 @@ final class KeptRuns implements RunKeeper
         abort_unless($run instanceof WallRun, 422, 'A sample between two airs is reckoned at once; there is nothing to run.');
         $indoors = $run->assembly->indoors ?? $core->brief->indoors;
         $climate = $core->brief->climate;
-        abort_if($climate === null || $indoors === null, 422, 'Settle the climate and the indoor air in the brief first.');
+        $hasAirs = $climate !== null && $indoors !== null;
+        abort_unless($hasAirs, 422, 'Settle the climate and the indoor air in the brief first.');
 
         return [$run, $climate, $indoors, Reckoned::hash($run, $climate, $indoors)];
     }

@@ -97,7 +97,9 @@ it('stops where it is cancelled, takes up what failed again, and says why nothin
     expect(Run::first()?->doing)->toContain('the machine stopped');
     $this->postJson("$path/runs/no-such/start")->assertNotFound();
     $sample = ['id' => 'run2', 'layers' => [['material' => 'clt', 'thickness_mm' => 100]], 'hours' => 1] + [
-        'initial' => ['temperature_c' => 20, 'rh_pct' => 50], 'left' => ['closed' => true], 'right' => ['closed' => true],
+        'initial' => ['temperature_c' => 20, 'rh_pct' => 50],
+        'left' => ['closed' => true],
+        'right' => ['closed' => true],
     ];
     $this->putJson("$path/documents/run/run2", ['revision' => 0, 'content' => $sample])->assertSuccessful();
     $this->postJson("$path/runs/run2/start")->assertStatus(422);

@@ -40,7 +40,8 @@ class PlaneSectionController
     ]
     public function show(Project $project, string $key): JsonResponse
     {
-        $document = $project->documents()->where(['kind' => (new PlaneSectionsSection)->kind(), 'key' => $key])->first();
+        $kind = (new PlaneSectionsSection)->kind();
+        $document = $project->documents()->where(['kind' => $kind, 'key' => $key])->first();
         abort_if($document === null, 404, "No section “{$key}” in this project.");
         $section = $this->stored->part($project, [$document])->of(PlaneSectionsSection::class)[$key]
             ?? abort(422, 'This section cannot be read any more; its page says why.');

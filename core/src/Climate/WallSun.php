@@ -59,7 +59,8 @@ final readonly class WallSun
     {
         return match (true) {
             $clear <= 0.22 => 1 - 0.09 * $clear,
-            $clear <= 0.8 => 0.9511 - 0.1604 * $clear + 4.388 * $clear ** 2 - 16.638 * $clear ** 3 + 12.336 * $clear ** 4,
+            $clear <= 0.8 => 0.9511 - 0.1604 * $clear + 4.388 * $clear ** 2
+                - 16.638 * $clear ** 3 + 12.336 * $clear ** 4,
             default => 0.165,
         };
     }

@@ -85,7 +85,8 @@ final class ConjugateGradients
             $along = 0.0;
             for ($i = $wide; $i < $end; $i++) {
                 $own = $t[$i];
-                $w[$i] = $step = $p[$i] + $diagonal[$i] * $own + $e[$i - 1] * $w[$i - 1] + $u[$i - $wide] * $w[$i - $wide];
+                $w[$i] = $step = $p[$i] + $diagonal[$i] * $own
+                    + $e[$i - 1] * $w[$i - 1] + $u[$i - $wide] * $w[$i - $wide];
                 $t[$i] = $own += $step;
                 $along += $p[$i] * $own;
             }
@@ -113,8 +114,8 @@ final class ConjugateGradients
     /**
      * The factorisation's diagonal, and the system with that taken out of it on both sides.
      *
-     * @return array{array<int, float>, array<int, float>, array<int, float>, array<int, float>} scale, east, north and diagonal, with a row of
-     *   zeros before and after
+     * @return array{array<int, float>, array<int, float>, array<int, float>, array<int, float>} scale, east, north and
+     *   diagonal, with a row of zeros before and after
      */
     private function scaled(): array
     {

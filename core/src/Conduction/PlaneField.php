@@ -56,7 +56,7 @@ final class PlaneField
             + $t * ((1 - $s) * $at($i, $j + 1) + $s * $at($i + 1, $j + 1));
     }
 
-    /** @return array{temperature: float, x: float, y: float}|null °C and mm of the coldest place of faces to air inside */
+    /** @return array{temperature: float, x: float, y: float}|null °C and mm of the coldest place of faces inside */
     public function coldestInside(): ?array
     {
         $wide = count($this->grid->x);

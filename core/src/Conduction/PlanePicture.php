@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace Apron\Conduction;
 
-/** A field of temperatures as a page draws it: on so many lines each way, as many where little happens as where much. */
+/** A field of temperatures as a page draws it: on so many lines each way, close where much happens. */
 final class PlanePicture
 {
     private const LINES = 90;
 
     /**
-     * @return array{x_mm: list<float>, y_mm: list<float>, celsius: list<list<float|null>>, coldest: array{temperature: float,
-     *   x: float, y: float}|null} temperatures row after row from the lowest y; null where there is no material
+     * @return array{x_mm: list<float>, y_mm: list<float>, celsius: list<list<float|null>>,
+     *   coldest: array{temperature: float, x: float, y: float}|null} temperatures row after row from the lowest y; null
+     *   where there is no material
      */
     public static function of(PlaneHeat $heat): array
     {

@@ -49,7 +49,16 @@ final class LabAssessment implements Assessed
             while ($done < $whole - 1e-6) {
                 // In pieces, so that a run that is cut off has got to somewhere.
                 $piece = min($whole - $done, max(100 * $step, 1.0));
-                $step = $march->over($this->state, $piece, $run->left, $run->right, $none, $whole, self::CAREFUL, $step);
+                $step = $march->over(
+                    $this->state,
+                    $piece,
+                    $run->left,
+                    $run->right,
+                    $none,
+                    $whole,
+                    self::CAREFUL,
+                    $step,
+                );
                 $done += $piece;
             }
         } catch (TakesTooLong $long) {

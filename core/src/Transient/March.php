@@ -8,7 +8,8 @@ use Apron\Budget\Deadline;
 use Apron\Climate\Air;
 
 /**
- * Heat and moisture through a slab, step by step (EN 15026): what a cell stores more is what flows in, implicit in time.
+ * Heat and moisture through a slab, step by step (EN 15026): what a cell stores more is what flows in, implicit in
+ * time.
  */
 final class March
 {
@@ -455,7 +456,7 @@ final class March
         }
     }
 
-    /** @return array{float, float, float} vapour and liquid, kg/(m²·s), and heat without them, W/m², from a node to the next */
+    /** @return array{float, float, float} vapour and liquid, kg/(m²·s), and heat, W/m², from a node to the next */
     private function between(int $k, State $state): array
     {
         $slab = $this->slab;

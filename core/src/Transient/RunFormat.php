@@ -13,7 +13,9 @@ use Apron\Material\Materials;
 /** A run in the project file: under `runs`. */
 final class RunFormat
 {
-    private const LAB = ['id', 'title', 'layers', 'initial', 'hours', 'left', 'right', 'depths_mm', 'isothermal', 'latent'];
+    private const LAB = [
+        'id', 'title', 'layers', 'initial', 'hours', 'left', 'right', 'depths_mm', 'isothermal', 'latent',
+    ];
 
     private const WALL = ['id', 'title', 'assembly', 'years', 'facing_deg', 'leak', 'air', 'initial_rh_pct'];
 

@@ -7,8 +7,8 @@ namespace Apron\Transient;
 use Apron\Climate\Air;
 
 /**
- * Layers cut into cells, finer towards their faces, with a node of next to no thickness on both sides. A sheet has no cells: it
- * is a resistance between two of them, and lets no liquid through.
+ * Layers cut into cells, finer towards their faces, with a node of next to no thickness on both sides. A sheet has no
+ * cells: it is a resistance between two of them, and lets no liquid through.
  */
 final class Slab
 {

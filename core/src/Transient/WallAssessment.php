@@ -176,7 +176,8 @@ final readonly class WallAssessment implements Assessed
     private function besideMonths(array $judged): ?Finding
     {
         $fails = array_filter($judged, fn (Finding $finding): bool => $finding->severity === Severity::Fail) !== [];
-        $harm = array_filter($judged, fn (Finding $f): bool => $f->severity->rank() <= Severity::Caution->rank()) !== [];
+        $caution = Severity::Caution->rank();
+        $harm = array_filter($judged, fn (Finding $f): bool => $f->severity->rank() <= $caution) !== [];
         $gathers = $this->byMonths === YearVerdict::Accumulates;
         $isWet = ($this->run->humidity ?? 0.0) > RuleFigures::of('transient')->figure('initial_rh_pct') / 100;
         $code = match (true) {

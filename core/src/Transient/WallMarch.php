@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Apron\Transient;
 
 use Apron\Assembly\Assembly;
+use Apron\Assembly\Layer;
 use Apron\Climate\Air;
 use Apron\Climate\HourlyYear;
 use Apron\Material\Face;
@@ -193,7 +194,7 @@ final class WallMarch
             $this->lookAt($layer, $zones);
         }
         if ($hour % self::PICTURE_HOURS === 0) {
-            $this->picture[] = array_map(fn (float $celsius, float $humidity): array => [$celsius, $humidity], $t, $phi);
+            $this->picture[] = array_map(fn (float $c, float $humidity): array => [$c, $humidity], $t, $phi);
         }
     }
 
@@ -229,7 +230,8 @@ final class WallMarch
             $changes = $kind === null ? 0.0 : (float) $rules->cell('air_changes_1_h', $kind->value, 'rate');
             if ($changes > 0 && $this->run->assembly->soil === null) {
                 $flow = ($changes * $layer->thicknessMm) / 1000 / 3600;
-                $air[$this->slab->nodesOf[$n][0] ?? 0][] = new Exchange($flow, $outside->celsius, $outside->vapourPressure);
+                $node = $this->slab->nodesOf[$n][0] ?? 0;
+                $air[$node][] = new Exchange($flow, $outside->celsius, $outside->vapourPressure);
             }
         }
         $through = $this->run->air;
@@ -269,7 +271,8 @@ final class WallMarch
         $deep = RuleFigures::of('transient')->figure('rain_depth_mm') / 1000;
         [$rooms, $room, $reached] = [[], 0.0, 0.0];
         for ($k = $last; $k > 0 && $this->slab->of[$k] === $this->slab->of[$last] && $reached < $deep; $k--) {
-            $rooms[$k] = max(0.0, $table->full() - $table->waterAt($this->state->humidity[$k])) * $this->slab->thick[$k];
+            $holds = $table->waterAt($this->state->humidity[$k]);
+            $rooms[$k] = max(0.0, $table->full() - $holds) * $this->slab->thick[$k];
             $room += $rooms[$k];
             $reached += $this->slab->thick[$k];
         }
@@ -309,11 +312,15 @@ final class WallMarch
         $inner = $assembly->layers[$boundary - 1] ?? null;
         $outer = $assembly->layers[$boundary] ?? null;
         $order = MouldClass::cases();
+        $towards = fn (Layer $layer, Face $face): MouldClass => MouldClass::of(
+            $layer->material->faceFamily($layer->turned ? $face->other() : $face),
+        );
         $of = array_filter([
-            $inner === null ? null : MouldClass::of($inner->material->faceFamily($inner->turned ? Face::Inner : Face::Outer)),
-            $outer === null ? null : MouldClass::of($outer->material->faceFamily($outer->turned ? Face::Outer : Face::Inner)),
+            $inner === null ? null : $towards($inner, Face::Outer),
+            $outer === null ? null : $towards($outer, Face::Inner),
         ]);
-        usort($of, fn (MouldClass $a, MouldClass $b): int => array_search($a, $order, true) <=> array_search($b, $order, true));
+        $rank = fn (MouldClass $class): int => (int) array_search($class, $order, true);
+        usort($of, fn (MouldClass $a, MouldClass $b): int => $rank($a) <=> $rank($b));
 
         return $of[0] ?? MouldClass::Resistant;
     }

@@ -53,8 +53,8 @@ it('warms a half space through a film as the convective solution has it', functi
 });
 
 it('dries the exercise of HAMSTAD 2 as its exact solution has it', function (float $hours, array $water) {
-    // Hagentoft and others 2004: 200 mm of a linear diffusivity, from 95 %, between 45 % and 65 %, isothermal. Values by
-    // the series for faces that take the humidity of the air at once; w(φ) is its own, in a table of 50.
+    // Hagentoft and others 2004: 200 mm of a linear diffusivity, from 95 %, between 45 % and 65 %, isothermal. Values
+    // by the series for faces that take the humidity of the air at once; w(φ) is its own, in a table of 50.
     $curve = [];
     foreach (range(1, 50) as $n) {
         $at = $n === 50 ? 100.0 : 100 * ($n / 50) ** 0.8;
@@ -90,7 +90,13 @@ it('comes to rest where steady diffusion has it, layer by layer', function () {
             ['rh_pct' => 50, 'water_kg_m3' => 20], ['rh_pct' => 100, 'water_kg_m3' => 60],
         ]]), 20.0],
     ];
-    $run = lab($layers, 8000, Beyond::air(20, 0.7, null, null), Beyond::air(20, 0.3, null, null), ['isIsothermal' => true]);
+    $run = lab(
+        $layers,
+        8000,
+        Beyond::air(20, 0.7, null, null),
+        Beyond::air(20, 0.3, null, null),
+        ['isIsothermal' => true],
+    );
     // sd 0.25 and 0.8 m: the pressure between them is a straight line over sd.
     $between = 0.7 - 0.4 * 0.25 / 1.05;
     expect($run->slab->at(0.05, $run->state)['humidity'])->toEqualWithDelta($between, 0.003)

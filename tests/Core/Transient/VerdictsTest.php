@@ -31,7 +31,8 @@ it('signs of each wall what a careful consultant would', function (stdClass $cas
     }
     $leak = isset($case->leak) ? ['leak' => ['share' => $case->leak->share, 'layer' => 'l'.$case->leak->layer]] : [];
     $exposure = isset($case->exposure) ? ['exposure' => (array) $case->exposure] : [];
-    $climate = (new GenericClimates)->named("$case->climate (made up)") ?? throw new LogicException("no climate $case->climate");
+    $climate = (new GenericClimates)->named("$case->climate (made up)")
+        ?? throw new LogicException("no climate $case->climate");
     $file = [
         'format' => 'apron-project/1',
         'project' => ['name' => 'Hours', 'units' => 'si'],

@@ -60,7 +60,8 @@ final readonly class ThroughSection
         $t = $this->wall->thick;
         $blocks = $this->wall->blocks(-self::WALL_MM, self::WALL_MM);
         foreach ($this->parts as [$x0, $x1, $y0, $y1]) {
-            $blocks[] = new Block(new Rect($x0, $y0 - $this->reachMm * ($y0 <= 0 ? 1 : 0), $x1, $y1), $this->conductivity);
+            $from = $y0 <= 0 ? $y0 - $this->reachMm : $y0;
+            $blocks[] = new Block(new Rect($x0, $from, $x1, $y1), $this->conductivity);
         }
         $wide = 2 * self::WALL_MM;
         [$rsi, $rse] = [$this->wall->assembly->rsi(), $this->wall->assembly->rse()];
