@@ -51,11 +51,19 @@ foreach ([[50.0, Mesh::wall()], [300.0, Mesh::lab()]] as [$mm, $mesh]) {
         'permeability' => $table->permeability,
         'conductivity' => $table->conductivity[0],
         'heat' => $table->heat,
-        'outside' => array_map(fn ($h): array => [$h->celsius, min(1.0, $h->vapourPressure / Air::saturation($h->celsius))], $hours),
+        'outside' => array_map(
+            fn ($h): array => [$h->celsius, min(1.0, $h->vapourPressure / Air::saturation($h->celsius))],
+            $hours,
+        ),
     ]));
     $said = json_decode((string) shell_exec("/usr/bin/python3 $root/bench/hours.py $file 2>/dev/null"), true);
     unlink($file);
     echo is_array($said)
-        ? sprintf("%-66s        %8.2f s   water differs by %.1e kg/m²\n", '  the same scheme, NumPy and scipy.linalg.solve_banded', $said['seconds'], abs($said['water'] - $slab->water($state)))
+        ? sprintf(
+            "%-66s        %8.2f s   water differs by %.1e kg/m²\n",
+            '  the same scheme, NumPy and scipy.linalg.solve_banded',
+            $said['seconds'],
+            abs($said['water'] - $slab->water($state)),
+        )
         : "  SciPy is not here (apt-get install python3-scipy): nothing to set it beside.\n";
 }

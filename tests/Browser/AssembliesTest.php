@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Facebook\WebDriver\WebDriverSelect;
@@ -141,3 +142,26 @@ it(
         expect($browser->see('[data-finding^="drain.base-closed"]')->getText())->toContain('Fail');
     }),
 );
+
+it('keeps an R that was typed before the library had come', function () {
+    signedIn('consultant', function (Browser $browser): void {
+        $project = copyOfDemo($browser);
+        // The library comes when it is let go, as it does on a slow line.
+        (new ChromeDevToolsDriver($browser->driver))->execute('Page.addScriptToEvaluateOnNewDocument', ['source' => '
+            const fetched = window.fetch;
+            window.fetch = (...asked) => /\/materials/.test(String(asked[0]?.url ?? asked[0]))
+                ? new Promise((go) => { (window.held ??= []).push(go); }).then(() => fetched(...asked))
+                : fetched(...asked);
+        ']);
+        $browser->open("/p/$project/assemblies/w1");
+        $browser->click('[data-layer=l3]');
+        retype($browser, '[data-bench=l3] input', 'R-20');
+        $browser->until('return document.querySelector("[data-bench=l3] [role=alert]") !== null', 'no conductivity yet');
+        $browser->driver->executeScript('window.held.forEach((go) => go())');
+        $browser->until('return document.querySelector("[data-bench=l3] [role=alert]") === null', 'what R-20 is');
+        saved($browser);
+        $file = json_decode(fetched($browser, "/api/projects/$project/export.json"), true);
+        $layer = array_column($file['assemblies'], null, 'id')['w1']['layers'][2];
+        expect($layer['thickness_typed'])->toBe('R-20')->and($layer['thickness_mm'])->toBeGreaterThan(100);
+    });
+});

@@ -72,6 +72,8 @@ class PlaneSectionController
             'frame_deep_mm' => 'numeric|between:20,400',
             'glass_u' => 'numeric|between:0.2,5.5',
             'glass_mm' => 'numeric|between:4,100',
+            'unit_wide_mm' => 'numeric|between:200,10000',
+            'unit_high_mm' => 'numeric|between:200,10000',
             'cover_mm' => 'numeric|between:0,200',
             'buck' => [Rule::enum(Buck::class)],
             'flashing' => [Rule::enum(Flashing::class)],
@@ -89,15 +91,16 @@ class PlaneSectionController
         abort_if($assembly->reckonedLayers() === [], 422, 'Nothing of this assembly lies inside of its ventilated layer.');
         $number = fn (string $name, float $usual): float => (float) ($given[$name] ?? $usual);
         $usual = new Unit;
+        $unit = new Unit(
+            $number('frame_u', $usual->frameU),
+            $number('frame_wide_mm', $usual->frameWideMm),
+            $number('frame_deep_mm', $usual->frameDeepMm),
+            $number('glass_u', $usual->glassU),
+            $number('glass_mm', $usual->glassMm),
+        );
         $joint = new Joint(
             new Stack($assembly),
-            new Unit(
-                $number('frame_u', $usual->frameU),
-                $number('frame_wide_mm', $usual->frameWideMm),
-                $number('frame_deep_mm', $usual->frameDeepMm),
-                $number('glass_u', $usual->glassU),
-                $number('glass_mm', $usual->glassMm),
-            ),
+            $unit,
             Buck::from($given['buck'] ?? Buck::Wood->value),
             Flashing::from($given['flashing'] ?? Flashing::Membrane->value),
             $number('cover_mm', 40.0),
@@ -112,7 +115,15 @@ class PlaneSectionController
                 continue;
             }
             $told = self::told($section);
-            $rows[] = ['way' => $way, 'title' => $title, 'content' => PlaneSectionFormat::write($section)] + $told;
+            $isUnit = $given['kind'] === JointKind::Unit->value && $told['psi_w_mk'] !== null;
+            $rows[] = [
+                'way' => $way,
+                'title' => $title,
+                'content' => PlaneSectionFormat::write($section),
+                'installed_u_w_m2k' => $isUnit
+                    ? $unit->installedU($told['psi_w_mk'], $number('unit_wide_mm', 1230), $number('unit_high_mm', 1480))
+                    : null,
+            ] + $told;
         }
         usort($rows, fn (array $a, array $b): int => $a['psi_w_mk'] <=> $b['psi_w_mk']);
 

@@ -41,7 +41,7 @@ final class RainLoad
         return $on === null ? null : $on * RuleFigures::of('practice')->figure('rain_leak_share');
     }
 
-    /** Share that a wall gets of what would pass an upright plane in open country: by its height and what is over it. */
+    /** What a wall gets of the rain that would pass there, as a share: by its height and what is over it. */
     public static function share(Exposure $exposure): float
     {
         return self::height($exposure) *

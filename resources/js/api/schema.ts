@@ -4152,6 +4152,8 @@ export interface components {
             psi_w_mk: number | null;
             frsi: number | null;
             halving_changes_pct: number | null;
+            /** @description of a unit with its edge; null of other joints */
+            installed_u_w_m2k: number | null;
         };
         BriefContent: {
             project: components["schemas"]["ProjectHead"];

@@ -45,6 +45,21 @@ export function mouldRows(
   return grown.length > 0 ? grown : rows.slice(0, 1);
 }
 
+/** Every face from the inside to the weather, in figures. */
+export const faceRows = (assembly: Assembly, run: DerivedRun, materials: Material[]) =>
+  run.interfaces.map((i) => {
+    const layers = assembly.layers;
+    const [inner, outer] = [layers[i.interface - 1], layers[i.interface]];
+    return {
+      at: i.interface,
+      name: `${inner ? nameOf(materials, inner.material) : 'the room'} | ${outer ? nameOf(materials, outer.material) : 'the weather'}`,
+      feeds: i.mould_class.replace('-', ' '),
+      most: i.mould_index_max,
+      damp: i.hours_over_80,
+      rusting: i.hours_rusting,
+    };
+  });
+
 export const waterRows = (run: DerivedRun, names: string[]) =>
   run.layers.flatMap((row, i) => {
     const most = Math.max(...row.water_kg_m2, 0);
@@ -54,7 +69,7 @@ export const waterRows = (run: DerivedRun, names: string[]) =>
       {
         name: names[i] ?? row.layer,
         water: row.water_kg_m2,
-        says: `${most.toFixed(2)} kg/m²${share === null ? '' : `, ${share.toFixed(0)} %`}`,
+        says: `${most.toFixed(2)} kg/m²${share === null ? '' : `, ${share.toFixed(0)} %`}${row.frost_cycles > 0 ? `, froze full ${row.frost_cycles} ×` : ''}`,
       },
     ];
   });

@@ -66,6 +66,15 @@ export function QuantityField({
     }
   }, [seed, onSeeded]);
 
+  // “R-10” typed before the library had come could not be read then, and can be now: what is shown is what is kept.
+  useEffect(() => {
+    const now = text === null ? null : readQuantity(text, dimension, units, conductivity);
+    if (text !== null && now && 'value' in now && now.value !== value && outside(now.value) === null)
+      onChange(now.value, text.trim());
+    // when the conductivity comes, not at every key
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [conductivity]);
+
   const other = units === 'si' ? 'us' : 'si';
   return (
     <span className="inline-block align-top">

@@ -52,3 +52,33 @@ it('puts no more sun on the faces of a box than comes', function () {
     expect($sum[180])->toBeGreaterThan($sum[90])->and($sum[90])->toBeGreaterThan($sum[0])
         ->and($sum[90])->toEqualWithDelta($sum[270], 0.001 * $sum[90]);
 });
+
+it('drives no more rain onto all facings than passes by, and none onto a wall that looks away', function () {
+    // ISO 15927-3: a plane that turns with the wind meets all of it; two at right angles never more than √2 of that.
+    $file = json_decode((string) file_get_contents(dirname(__DIR__, 3).'/database/demo/project.json'));
+    $project = Apron\Project\ProjectFormat::parse((string) json_encode($file), new Apron\Material\Catalogue);
+    [$climate, $indoors] = [$project->brief->climate, $project->brief->indoors];
+    expect($climate)->not->toBeNull()->and($indoors)->not->toBeNull();
+    $of = fn (float $facing): Apron\Transient\Weather => new Apron\Transient\Weather(
+        $project->assemblies[0],
+        $climate,
+        $indoors,
+        $facing,
+    );
+    $share = Apron\Assembly\RainLoad::share($project->assemblies[0]->exposure ?? new Apron\Assembly\Exposure);
+    $faces = array_map($of, [0.0, 90.0, 180.0, 270.0]);
+    $passing = 0.0;
+    foreach ($faces[0]->hours as $h => $hour) {
+        $all = $share * (2 / 9) * (float) $hour->wind * (float) $hour->rain ** (8 / 9);
+        $passing += $all;
+        $struck = array_sum(array_map(fn ($face): float => $face->rain[$h], $faces));
+        expect($struck)->toBeLessThanOrEqual(M_SQRT2 * $all + 1e-9);
+        foreach ($faces as $n => $face) {
+            // Behind the wall, or along it.
+            if ($face->rain[$h] > 1e-9) {
+                expect(cos(deg2rad((float) $hour->windFrom - 90 * $n)))->toBeGreaterThan(0);
+            }
+        }
+    }
+    expect($passing)->toBeGreaterThan(10);
+});

@@ -2,9 +2,12 @@
 
 declare(strict_types=1);
 
+use Apron\Budget\Deadline;
 use Apron\Json\FileRefused;
 use Apron\Material\Catalogue;
 use Apron\Project\ProjectFormat;
+use Apron\Project\Section\RunsSection;
+use Apron\Transient\LabAssessment;
 
 /**
  * A file with a section through a joint, a sample and a wall through time, some of it said otherwise.
@@ -104,16 +107,23 @@ it('refuses what cannot be computed, and says where and what would be right', fu
     }
     expect($refusal?->pointer)->toBe($pointer)->and($refusal?->expected)->toContain($expected);
 })->with([
-    'an outline that is none' => ['plane_sections.0.rects.0.rect', [0, 0, 0, 50], '/plane_sections/0/rects/0/rect', 'x1 above x0'],
+    'an outline that is none' => [
+        'plane_sections.0.rects.0.rect', [0, 0, 0, 50], '/plane_sections/0/rects/0/rect', 'x1 above x0',
+    ],
     'three sides' => ['plane_sections.0.rects.0.rect', [0, 0, 100], '/plane_sections/0/rects/0/rect', 'exactly 4'],
     'a thing that conducts nothing' => [
         'plane_sections.0.rects.1.conductivity_w_mk', 0, '/plane_sections/0/rects/1/conductivity_w_mk', 'above 0',
     ],
     'two conductivities' => [
-        'plane_sections.0.rects.0.conductivity_w_mk', 1, '/plane_sections/0/rects/0', 'either conductivity_w_mk or the material',
+        'plane_sections.0.rects.0.conductivity_w_mk', 1,
+        '/plane_sections/0/rects/0', 'either conductivity_w_mk or the material',
     ],
-    'an air that touches nothing' => ['plane_sections.0.airs.1.rect', [0, 70, 100, 80], '/plane_sections/0/airs/1/rect', 'touches material'],
-    'an air at a corner alone' => ['plane_sections.0.airs.1.rect', [100, 50, 120, 60], '/plane_sections/0/airs/1/rect', 'not at a corner'],
+    'an air that touches nothing' => [
+        'plane_sections.0.airs.1.rect', [0, 70, 100, 80], '/plane_sections/0/airs/1/rect', 'touches material',
+    ],
+    'an air at a corner alone' => [
+        'plane_sections.0.airs.1.rect', [100, 50, 120, 60], '/plane_sections/0/airs/1/rect', 'not at a corner',
+    ],
     'a point in the air' => ['plane_sections.0.points.0', [50, 55], '/plane_sections/0/points/0', 'in or on material'],
     'a material of a fixed resistance' => [
         'plane_sections.0.rects.0.material', 'polyolefin-wrap', '/plane_sections/0/rects/0/material', 'a conductivity',
@@ -127,7 +137,8 @@ it('refuses what cannot be computed, and says where and what would be right', fu
         '/materials/0/sorption_curve/1/water_kg_m3', 'no less water',
     ],
     'two ways of liquid' => [
-        'materials.0.moisture.diffusivity_by_water', [[0, 1e-9]], '/materials/0/moisture', 'liquid_conductivity_by_water or',
+        'materials.0.moisture.diffusivity_by_water', [[0, 1e-9]],
+        '/materials/0/moisture', 'liquid_conductivity_by_water or',
     ],
     'no year' => ['runs.1.years', 0, '/runs/1/years', 'from 1 to 20'],
     'a lifetime and more' => ['runs.1.years', 500, '/runs/1/years', 'from 1 to 20'],
@@ -142,9 +153,9 @@ it('refuses what cannot be computed, and says where and what would be right', fu
 ]);
 
 it('says where it had got to when its time is over', function () {
-    $project = ProjectFormat::parse(hourlyFile(['runs.0.hours' => 100 * 8760, 'runs.0.left.rh_pct' => 30]), new Catalogue);
-    $runs = new Apron\Project\Section\RunsSection;
-    $assessed = Apron\Budget\Deadline::within(0.001, fn () => new Apron\Transient\LabAssessment($runs->rows($project)['sample']));
+    $file = hourlyFile(['runs.0.hours' => 100 * 8760, 'runs.0.left.rh_pct' => 30]);
+    $run = (new RunsSection)->rows(ProjectFormat::parse($file, new Catalogue))['sample'];
+    $assessed = Deadline::within(0.001, fn (): LabAssessment => new LabAssessment($run));
     expect($assessed->findings()[0]->code)->toBe('run.cut-short')
         ->and($assessed->reached)->toBeLessThan(100 * 8760.0);
 });

@@ -37,6 +37,21 @@ final readonly class Unit
         return self::block($this->glassMm, $this->glassU);
     }
 
+    /**
+     * W/(m²K) of the whole unit as it is built in: frame, glass, and what its edge loses all round (ISO 10077-1; the
+     * edge of the glass is in the frame’s U, or is not counted).
+     *
+     * @param  float  $psi  of the installation, W/(m·K)
+     */
+    public function installedU(float $psi, float $wideMm, float $highMm): float
+    {
+        $area = ($wideMm * $highMm) / 1e6;
+        $glass = (max(0.0, $wideMm - 2 * $this->frameWideMm) * max(0.0, $highMm - 2 * $this->frameWideMm)) / 1e6;
+        $round = (2 * ($wideMm + $highMm)) / 1000;
+
+        return ($this->glassU * $glass + $this->frameU * ($area - $glass) + $psi * $round) / $area;
+    }
+
     private static function block(float $deepMm, float $u): float
     {
         return $deepMm / 1000 / max(1e-3, 1 / $u - self::RSI - self::RSE);

@@ -17,7 +17,7 @@ import { SaveState } from '../../ui/SaveState';
 import { useDraft } from '../../ui/useDraft';
 import { useKeys } from '../../ui/keys';
 import { RunForm } from './RunForm';
-import { MOULD_LIMIT, layerNames, mouldRows, runTitle, waterRows } from '../../run/words';
+import { MOULD_LIMIT, faceRows, layerNames, mouldRows, runTitle, waterRows } from '../../run/words';
 
 /** Shares of the rain that are tried for what a wall bears. */
 const LEAKS = [0, 0.005, 0.01, 0.02, 0.04];
@@ -271,6 +271,7 @@ function OneRun({ run, assembly, mayEdit, head, curve, stand, why, derived, star
           <>
             <h2 className="pt-3 pb-1 font-bold">Mould index of each face</h2>
             <MouldLines lines={mouldRows(assembly, derived, materials)} limit={MOULD_LIMIT} />
+            <FaceTable rows={faceRows(assembly, derived, materials)} />
             <h2 className="pt-3 pb-1 font-bold">Water in each layer, the last year</h2>
             <WaterYear rows={waterRows(derived, names)} />
           </>
@@ -289,5 +290,33 @@ function OneRun({ run, assembly, mayEdit, head, curve, stand, why, derived, star
         )}
       </div>
     </Frame>
+  );
+}
+
+/** Each face in figures: what mould thinks of it, how long it was damp, and damp above freezing, which metal minds. */
+function FaceTable({ rows }: { rows: ReturnType<typeof faceRows> }) {
+  return (
+    <table className="my-2 w-full max-w-[46rem] text-[12px]" data-faces={rows.length}>
+      <thead>
+        <tr className="border-b border-ink text-left">
+          <th>face, the last year</th>
+          <th>feeds mould</th>
+          <th className="text-right">most index</th>
+          <th className="text-right">h above 80 %</th>
+          <th className="text-right">of them above 0 °C</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <tr key={row.at} className="border-b border-hair">
+            <td>{row.name}</td>
+            <td>{row.feeds}</td>
+            <td className="text-right">{row.most.toFixed(2)}</td>
+            <td className="text-right">{row.damp}</td>
+            <td className="text-right">{row.rusting}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

@@ -155,6 +155,7 @@ export default function Joints() {
                 <th>best first</th>
                 <th className="text-right">ψ, W/(m·K)</th>
                 <th className="text-right">fRsi</th>
+                {kind === 'unit' && <th className="text-right">U built in, W/(m²K)</th>}
                 <th />
               </tr>
             </thead>
@@ -164,6 +165,7 @@ export default function Joints() {
                   <td>{joint.title}</td>
                   <td className="text-right">{joint.psi_w_mk?.toFixed(3) ?? '–'}</td>
                   <td className="text-right">{joint.frsi?.toFixed(3) ?? '–'}</td>
+                  {kind === 'unit' && <td className="text-right">{joint.installed_u_w_m2k?.toFixed(2) ?? '–'}</td>}
                   <td className="text-right">
                     {mayEdit && (
                       <button className="link" disabled={keep.isPending} onClick={() => keep.mutate(joint)}>

@@ -13,6 +13,8 @@ export type JointField =
   | 'frame_deep_mm'
   | 'glass_u'
   | 'glass_mm'
+  | 'unit_wide_mm'
+  | 'unit_high_mm'
   | 'cover_mm'
   | 'slab_mm'
   | 'gauge_mm'
@@ -27,6 +29,9 @@ export const STARTS: Record<JointField, number> = {
   frame_deep_mm: 80,
   glass_u: 0.8,
   glass_mm: 44,
+  // The size that ISO 10077-1 compares windows at.
+  unit_wide_mm: 1230,
+  unit_high_mm: 1480,
   cover_mm: 40,
   slab_mm: 200,
   gauge_mm: 1.5,
@@ -50,6 +55,8 @@ export const FIELDS: Record<JointKind, Field[]> = {
     ['frame_deep_mm', 'frame deep, mm', 20, 400],
     ['glass_u', 'glass U, W/(m²K)', 0.2, 5.5],
     ['glass_mm', 'glass thick, mm', 4, 100],
+    ['unit_wide_mm', 'unit wide, mm', 200, 10000],
+    ['unit_high_mm', 'unit high, mm', 200, 10000],
     ['cover_mm', 'insulation over the frame, mm', 0, 200],
     ...AIRS,
   ],
