@@ -69,7 +69,7 @@ export const waterRows = (run: DerivedRun, names: string[]) =>
       {
         name: names[i] ?? row.layer,
         water: row.water_kg_m2,
-        says: `${most.toFixed(2)} kg/m²${share === null ? '' : `, ${share.toFixed(0)} %`}${row.frost_cycles > 0 ? `, froze full ${row.frost_cycles} ×` : ''}`,
+        says: `${most.toFixed(2)} kg/m²${share === null ? '' : `, ${share.toFixed(0)} %`}`,
       },
     ];
   });

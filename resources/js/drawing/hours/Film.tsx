@@ -62,7 +62,9 @@ export function Film({ picture, names }: Props) {
               height={BOTTOM - TOP}
               fill={i % 2 === 0 ? 'var(--color-board)' : '#fff'}
               stroke="var(--color-hair)"
-            />
+            >
+              <title>{name}</title>
+            </rect>
             {(edges[i + 1] ?? 0) - (edges[i] ?? 0) > 60 && (
               <text
                 x={((edges[i] ?? 0) + (edges[i + 1] ?? 0)) / 2}

@@ -296,7 +296,7 @@ function OneRun({ run, assembly, mayEdit, head, curve, stand, why, derived, star
 /** Each face in figures: what mould thinks of it, how long it was damp, and damp above freezing, which metal minds. */
 function FaceTable({ rows }: { rows: ReturnType<typeof faceRows> }) {
   return (
-    <table className="my-2 w-full max-w-[46rem] text-[12px]" data-faces={rows.length}>
+    <table className="my-2 w-full max-w-[52rem] text-[12px] [&_td]:pr-3 [&_th]:pr-3" data-faces={rows.length}>
       <thead>
         <tr className="border-b border-ink text-left">
           <th>face, the last year</th>
@@ -310,7 +310,7 @@ function FaceTable({ rows }: { rows: ReturnType<typeof faceRows> }) {
         {rows.map((row) => (
           <tr key={row.at} className="border-b border-hair">
             <td>{row.name}</td>
-            <td>{row.feeds}</td>
+            <td className="whitespace-nowrap">{row.feeds}</td>
             <td className="text-right">{row.most.toFixed(2)}</td>
             <td className="text-right">{row.damp}</td>
             <td className="text-right">{row.rusting}</td>

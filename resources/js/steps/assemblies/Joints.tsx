@@ -59,7 +59,7 @@ export default function Joints() {
               {told && (
                 <dl>
                   {[
-                    ['ψ', told.psi_w_mk === null ? '–' : `${told.psi_w_mk.toFixed(3)} W/(m·K)`],
+                    ['ψ', `${digits(told.psi_w_mk)} W/(m·K)`],
                     ['fRsi', told.frsi === null ? '–' : told.frsi.toFixed(3)],
                     ['coldest inside', told.surface_min_c === null ? '–' : `${told.surface_min_c.toFixed(1)} °C`],
                     ['L2D', told.l2d_w_mk === null ? '–' : `${told.l2d_w_mk.toFixed(3)} W/(m·K)`],
@@ -149,7 +149,10 @@ export default function Joints() {
           </p>
         )}
         {made.data && (
-          <table className="my-2 w-full max-w-[46rem]" data-ways={made.data.length}>
+          <table
+            className="my-2 w-full max-w-[52rem] [&_td]:pl-3 [&_td:first-child]:pl-0 [&_th]:pl-3 [&_th:first-child]:pl-0"
+            data-ways={made.data.length}
+          >
             <thead>
               <tr className="border-b border-ink text-left">
                 <th>best first</th>
@@ -163,10 +166,10 @@ export default function Joints() {
               {made.data.map((joint) => (
                 <tr key={joint.way} className="border-b border-hair" data-way={joint.way}>
                   <td>{joint.title}</td>
-                  <td className="text-right">{joint.psi_w_mk?.toFixed(3) ?? '–'}</td>
+                  <td className="text-right">{digits(joint.psi_w_mk)}</td>
                   <td className="text-right">{joint.frsi?.toFixed(3) ?? '–'}</td>
                   {kind === 'unit' && <td className="text-right">{joint.installed_u_w_m2k?.toFixed(2) ?? '–'}</td>}
-                  <td className="text-right">
+                  <td className="text-right whitespace-nowrap">
                     {mayEdit && (
                       <button className="link" disabled={keep.isPending} onClick={() => keep.mutate(joint)}>
                         keep and draw
@@ -207,6 +210,9 @@ export default function Joints() {
     </Frame>
   );
 }
+
+/** Three digits, and no minus before nothing. */
+const digits = (psi: number | null) => psi?.toFixed(3).replace(/^-(0\.000)$/, '$1') ?? '–';
 
 function Drawn({ doc }: { doc: Doc<PlaneSection> }) {
   const project = useProjectId();
