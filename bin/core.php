@@ -6,6 +6,7 @@ declare(strict_types=1);
 
 require __DIR__.'/lib/guard.php';
 
+use Apron\Conduction\PlaneAssessment;
 use Apron\Contact\Contact;
 use Apron\Json\FileRefused;
 use Apron\Material\Catalogue;
@@ -17,6 +18,8 @@ use Apron\Quantity\Display;
 use Apron\Rules\Finding;
 use Apron\Rules\Severity;
 use Apron\Rules\Words;
+use Apron\Transient\LabAssessment;
+use Apron\Transient\WallAssessment;
 
 /** @return array{Project, Assessment, Words} */
 function assess(string $path): array
@@ -54,6 +57,36 @@ function table(Project $project, Assessment $assessment, Words $words): string
             $u === null ? 'not computed' : $show->figure('u_w_m2k', $u),
             $one->year?->verdict()->value ?? 'no climate',
         );
+    }
+    foreach ($assessment->rows('plane_sections') as $one) {
+        $heat = $one instanceof PlaneAssessment ? $one->heat : null;
+        $lines[] = $heat === null ? '' : sprintf(
+            '  %s · %s   %.2f W/m   ψ %s   fRsi %s',
+            $heat->section->id,
+            $heat->section->title,
+            $heat->flow,
+            $heat->psi() === null ? '–' : sprintf('%.3f W/(m·K)', $heat->psi()),
+            $heat->factor() === null ? '–' : sprintf('%.2f', $heat->factor()),
+        );
+    }
+    foreach ($assessment->rows('runs') as $one) {
+        $lines[] = match (true) {
+            $one instanceof LabAssessment => sprintf(
+                '  %s · %s   %.2f kg/m² after %g h',
+                $one->run->id,
+                $one->run->title,
+                $one->water,
+                $one->reached,
+            ),
+            $one instanceof WallAssessment && $one->result !== null => sprintf(
+                '  %s · %s   mould index %.1f   %s',
+                $one->run->id,
+                $one->run->title,
+                max(array_column($one->result->interfaces, 'mould_index_max')),
+                $one->result->steadyAfter === null ? 'not steady yet' : "steady after {$one->result->steadyAfter} years",
+            ),
+            default => '',
+        };
     }
     $accepted = AcceptancesSection::byFinding($project);
     $want = array_filter(

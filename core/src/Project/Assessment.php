@@ -72,6 +72,12 @@ final readonly class Assessment
         $this->findings = Finding::worstFirst([...array_map(self::broken(...), $project->broken), ...$findings]);
     }
 
+    /** @return list<Assessed> what is said of the rows of a list of the file */
+    public function rows(string $section): array
+    {
+        return $this->assessed[$section] ?? [];
+    }
+
     public function fails(): bool
     {
         return $this->findings !== [] && $this->findings[0]->severity === Severity::Fail;

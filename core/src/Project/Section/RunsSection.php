@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Apron\Project\Section;
 
+use Apron\Budget\Deadline;
 use Apron\Json\Node;
 use Apron\Judgement\AssemblyAssessment;
 use Apron\Material\Material;
@@ -16,6 +17,7 @@ use Apron\Transient\LabRun;
 use Apron\Transient\Reckoned;
 use Apron\Transient\RunFormat;
 use Apron\Transient\WallAssessment;
+use Apron\Transient\WallResult;
 use Apron\Transient\WallRun;
 
 /**
@@ -25,6 +27,9 @@ use Apron\Transient\WallRun;
  */
 final class RunsSection extends ListSection
 {
+    /** Of one run that is waited for: what it has got to by then is told. */
+    private const SECONDS = 60.0;
+
     public function kind(): string
     {
         return 'run';
@@ -68,7 +73,7 @@ final class RunsSection extends ListSection
     protected function assess(Project $project, object $row): Assessed
     {
         if ($row instanceof LabRun) {
-            return new LabAssessment($row);
+            return Deadline::within(self::SECONDS, fn (): LabAssessment => new LabAssessment($row));
         }
         $indoors = $row->assembly->indoors ?? $project->brief->indoors;
         $climate = $project->brief->climate;
@@ -77,7 +82,7 @@ final class RunsSection extends ListSection
             ? new WallAssessment($row, null, false)
             : new WallAssessment(
                 $row,
-                Reckoned::of($row, $climate, $indoors),
+                Deadline::within(self::SECONDS, fn (): ?WallResult => Reckoned::of($row, $climate, $indoors)),
                 byMonths: (new AssemblyAssessment($project->brief, $row->assembly))->year?->verdict(),
             );
     }
