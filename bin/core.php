@@ -83,7 +83,7 @@ function table(Project $project, Assessment $assessment, Words $words): string
                 $one->run->id,
                 $one->run->title,
                 max(array_column($one->result->interfaces, 'mould_index_max')),
-                $one->result->steadyAfter === null ? 'not steady yet' : "steady after {$one->result->steadyAfter} years",
+                $one->result->steadyAfter === null ? 'not steady yet' : "the same after {$one->result->steadyAfter} y",
             ),
             default => '',
         };

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Apron\Transient;
 
 use Apron\Budget\Deadline;
+use Apron\Budget\TakesTooLong;
 use Apron\Climate\Air;
 
 /**
@@ -100,8 +101,7 @@ final class March
      * @param  float|null  $first  s, the step to begin with; null takes the longest
      * @return float s, the step it would go on with
      *
-     * @throws \Apron\Budget\TakesTooLong
-     * @throws \RuntimeException where no step is short enough
+     * @throws TakesTooLong and where no step is short enough
      */
     public function over(
         State $state,
@@ -127,7 +127,7 @@ final class March
                 $state->celsius = $warm;
                 $step = $take / 4;
                 if ($step < 1e-4) {
-                    throw new \RuntimeException('no step is short enough for it');
+                    throw new TakesTooLong('shorter and shorter steps');
                 }
 
                 continue;
