@@ -35,7 +35,9 @@ function assess(string $path): array
     }
     // Joints in two dimensions and walls hour by hour are long loops of floats: compiled, they take a quarter of the
     // time.
-    if (ini_get('opcache.jit') === 'off' && preg_match('/"(?:runs|plane_sections)"\s*:/', $json) === 1) {
+    $compiler = function_exists('opcache_get_status') ? opcache_get_status(false) : false;
+    $isThere = is_array($compiler) && ($compiler['jit']['enabled'] ?? false);
+    if ($isThere && ! $compiler['jit']['on'] && preg_match('/"(?:runs|plane_sections)"\s*:/', $json) === 1) {
         ini_set('opcache.jit', 'tracing');
     }
     $project = ProjectFormat::parse($json, new Catalogue);

@@ -430,9 +430,10 @@ final class March
             $table = $this->slab->tables[$this->slab->of[$k]];
             $dew = ($this->slab->thick[$k] * ($table->waterAt($phi[$k]) - $table->waterAt($humid[$k]))) / $dt;
             $water[] = $face->vapour === null ? $way * ($vapour + $liquid) : $film - $dew;
+            $capacity = $this->slab->thick[$k] * ($table->heat + $table->waterAt($humid[$k]) * MoistTable::WATER_HEAT);
             $heat[] = $latent * ($face->vapour === null ? $way * $vapour : $film) + ($face->heat === null
                 ? $way * $warmth
-                : $face->heat * ($face->celsius - $t[$k]) + $face->radiation);
+                : $face->heat * ($face->celsius - $t[$k]) + $face->radiation - $capacity * ($t[$k] - $warm[$k]) / $dt);
         }
         foreach ($inflow->air as $k => $exchanges) {
             foreach ($exchanges as $air) {
