@@ -22,11 +22,6 @@ final class Reckoned
         self::$keeper = $keeper;
     }
 
-    public static function isAtOnce(): bool
-    {
-        return self::$keeper === null;
-    }
-
     /** @return WallResult|null null where it is kept and has not been run yet */
     public static function of(WallRun $run, Climate $climate, IndoorAir $indoors): ?WallResult
     {

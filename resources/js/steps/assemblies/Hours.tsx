@@ -16,11 +16,9 @@ import { freeId } from '../../ui/freeId';
 import { SaveState } from '../../ui/SaveState';
 import { useDraft } from '../../ui/useDraft';
 import { useKeys } from '../../ui/keys';
+import starts from '../../../../core/data/starts.json';
 import { RunForm } from './RunForm';
 import { MOULD_LIMIT, faceRows, layerNames, mouldRows, runTitle, waterRows } from '../../run/words';
-
-/** Shares of the rain that are tried for what a wall bears. */
-const LEAKS = [0, 0.005, 0.01, 0.02, 0.04];
 
 const UNDER_WAY = ['queued', 'running'];
 
@@ -119,7 +117,9 @@ export default function Hours() {
             <button
               className="act"
               disabled={begin.isPending}
-              onClick={() => begin.mutate(LEAKS.map((share) => ({ leak: { share, layer: plane.id ?? '' }, years: 2 })))}
+              onClick={() =>
+                begin.mutate(starts.leaks.map((share) => ({ leak: { share, layer: plane.id ?? '' }, years: 2 })))
+              }
             >
               how much rain it bears
             </button>

@@ -1,3 +1,5 @@
+import data from '../../../../core/data/starts.json';
+
 export const KINDS = {
   unit: 'a unit and its jamb',
   corner: 'an outside corner',
@@ -22,23 +24,8 @@ export type JointField =
   | 'inside_c'
   | 'outside_c';
 
-/** What the form begins with: a wood frame with three panes. */
-export const STARTS: Record<JointField, number> = {
-  frame_u: 1.4,
-  frame_wide_mm: 110,
-  frame_deep_mm: 80,
-  glass_u: 0.8,
-  glass_mm: 44,
-  // The size that ISO 10077-1 compares windows at.
-  unit_wide_mm: 1230,
-  unit_high_mm: 1480,
-  cover_mm: 40,
-  slab_mm: 200,
-  gauge_mm: 1.5,
-  flange_mm: 40,
-  inside_c: 20,
-  outside_c: 0,
-};
+/** What the form begins with: a wood frame with three panes, of the size that ISO 10077-1 compares windows at. */
+export const STARTS: Record<JointField, number> = data.joint;
 
 type Field = [name: JointField, label: string, least: number, most: number];
 
