@@ -6,6 +6,7 @@ return [
     // Where the report's pages are printed from: the address at which this machine reaches its own web server.
     // Where the browser that prints keeps its profile; cleared when a report was cut short.
     'tmp' => env('APRON_TMP', sys_get_temp_dir()),
+    'pdfinfo' => env('APRON_PDFINFO', '/usr/bin/pdfinfo'),
     'chromedriver' => env('APRON_CHROMEDRIVER', '/usr/bin/chromedriver'),
     'chromium' => env('APRON_CHROMIUM', '/usr/bin/chromium'),
     // The names under which the application answers, beside the one of its own address.

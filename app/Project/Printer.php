@@ -52,20 +52,57 @@ final class Printer
             if (! $progress('printing', 70)) {
                 return null;
             }
-            $printed = (new ChromeDevToolsDriver($driver))->execute('Page.printToPDF', [
-                'printBackground' => true,
-                'preferCSSPageSize' => true,
-                'displayHeaderFooter' => true,
-                'headerTemplate' => '<span></span>',
-                'footerTemplate' => self::FOOTER,
-            ]);
+            $pdf = self::pdf($driver);
+            if ($driver->executeScript('return document.querySelector("[data-page-of]") === null')) {
+                return $pdf;
+            }
+            // On which page a sheet begins is known once it is printed: printed again, its contents say it.
+            if (! $progress('numbering the pages', 85)) {
+                return null;
+            }
+            $driver->executeScript(
+                'window.dispatchEvent(new CustomEvent("pages", { detail: arguments[0] }))',
+                [self::pages($pdf)],
+            );
 
-            return (string) base64_decode($printed['data'], true);
+            return self::pdf($driver);
         } finally {
             $driver?->quit();
             $service->stop(5);
             (new Process(['rm', '-rf', $profile]))->run();
         }
+    }
+
+    private static function pdf(RemoteWebDriver $driver): string
+    {
+        $printed = (new ChromeDevToolsDriver($driver))->execute('Page.printToPDF', [
+            'printBackground' => true,
+            'preferCSSPageSize' => true,
+            'displayHeaderFooter' => true,
+            'headerTemplate' => '<span></span>',
+            'footerTemplate' => self::FOOTER,
+        ]);
+
+        return (string) base64_decode($printed['data'], true);
+    }
+
+    /**
+     * The page of each place that the contents lead to, as poppler reads it off the printed file.
+     *
+     * @return array<string, int>
+     */
+    private static function pages(string $pdf): array
+    {
+        $file = config('apron.tmp').'/apron-pages-'.bin2hex(random_bytes(6)).'.pdf';
+        file_put_contents($file, $pdf);
+        try {
+            $said = (new Process([(string) config('apron.pdfinfo'), '-dests', $file]))->mustRun()->getOutput();
+        } finally {
+            unlink($file);
+        }
+        preg_match_all('/^\s*(\d+) \[.*\] "(.+)"$/m', $said, $rows, PREG_SET_ORDER);
+
+        return array_map(intval(...), array_column($rows, 1, 2));
     }
 
     private static function capabilities(string $profile): DesiredCapabilities

@@ -1,7 +1,7 @@
 # Installs what is missing, says what it does, asks nothing.
 
-PACKAGES="php8.2-mysql php8.2-gd php8.2-zip php8.2-curl php8.2-xml php8.2-mbstring php8.2-intl php8.2-fpm nginx mariadb-server chromium chromium-driver procps"
-TEST_PACKAGES="poppler-utils python3"
+PACKAGES="php8.2-mysql php8.2-gd php8.2-zip php8.2-curl php8.2-xml php8.2-mbstring php8.2-intl php8.2-fpm nginx mariadb-server chromium chromium-driver poppler-utils procps"
+TEST_PACKAGES="python3"
 
 check_tools() {
   local tool missing=""

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { CrewCard, RollList } from './drawing/StepCard';
 
 import { CHAPTERS } from './report/chapters';
-import { numbered, type Entry } from './report/contents';
+import { numbered, paged, type Entry } from './report/contents';
 import { setToScale } from './report/scale';
 import type { Sheet } from './report/sheet';
 import { Title } from './report/Title';
@@ -49,6 +49,8 @@ function Report({ sheet }: { sheet: Sheet }) {
     </main>
   );
 }
+
+window.addEventListener('pages', (told) => paged(document, (told as CustomEvent<Record<string, number>>).detail));
 
 const sheet = JSON.parse(document.getElementById('sheet')?.textContent ?? '{}') as Sheet;
 createRoot(document.getElementById('apron') as HTMLElement).render(<Report sheet={sheet} />);

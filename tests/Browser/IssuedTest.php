@@ -73,6 +73,13 @@ it(
         foreach ($named as [, $number, $title]) {
             expect($later)->toContain("$number ".mb_substr($flat($title), 0, 24));
         }
+        // It begins on the page that the contents say.
+        $laid = (new Process(['pdftotext', '-layout', '-f', '2', '-l', '2', $pdf, '-']))->mustRun()->getOutput();
+        preg_match_all('/(?<![\d.])(\d+\.\d+) (\S.*?)\s{2,}(\d+)(?=\s{2,}|$)/m', $laid, $rows, PREG_SET_ORDER);
+        expect(count($rows))->toBeGreaterThan(20);
+        foreach ($rows as [, $number, $title, $page]) {
+            expect($flat($pages[(int) $page - 1]))->toContain("$number ".mb_substr($flat($title), 0, 20));
+        }
         // Every finding in its words, and no picture but the photographs.
         $findings = json_decode(fetched($browser, "/api/revisions/{$issued['id']}"), true)['findings'];
         expect(count($findings))->toBeGreaterThan(10);

@@ -30,3 +30,17 @@ export function askedInWords(check: Asks, units: 'si' | 'us'): string {
 /** The reading of several that is nearest to failing: the least, or of a most the largest. */
 export const worstRead = (check: Asks, verdict: Asks): number | null =>
   check.least_mm === null && check.most_mm !== null ? verdict.most_mm : verdict.least_mm;
+
+interface ReadSoFar {
+  count: number;
+  least_mm: number | null;
+  most_mm: number | null;
+  mean_mm: number | null;
+  /** the share out of tolerance, 0 to 1 */
+  out: number;
+}
+
+/** Least, most, mean, count and share out of tolerance, of readings that are numbers. */
+export const readInWords = ({ count, least_mm, most_mm, mean_mm, out }: ReadSoFar, units: 'si' | 'us'): string =>
+  `${show(least_mm, 'length', units)} to ${show(most_mm, 'length', units)}, mean ${show(mean_mm, 'length', units)}, ` +
+  `${count} read, ${Math.round(out * 100)} % out`;

@@ -1,6 +1,8 @@
-import { asked, worstRead } from '../quantity/asked';
+import { asked, isLook, readInWords, worstRead } from '../quantity/asked';
 import { show } from '../quantity/show';
+import { ReadingStrip } from '../drawing/ReadingStrip';
 import { Photograph } from '../drawing/Photograph';
+import { numbersOf } from '../steps/site/visit';
 import { severityColour, severityWord } from '../ui/severity';
 
 import type { Sheet } from './sheet';
@@ -29,13 +31,22 @@ export function Site({ sheet }: { sheet: Sheet }) {
           {checks.map((c) => {
             const worst = worstRead(c, c.verdict);
             return (
-              <tr key={c.id} className="border-b border-hair">
+              <tr key={c.id} className="together border-b border-hair">
                 <td>
                   {c.detail} · {c.title}
                 </td>
                 <td>{asked(c, units)}</td>
                 <td>{worst === null ? '' : show(worst, 'length', units)}</td>
-                <td>{c.verdict.count || ''}</td>
+                <td className="w-[44mm]">
+                  {isLook(c) || c.verdict.count === 0 ? (
+                    c.verdict.count || ''
+                  ) : (
+                    <>
+                      <ReadingStrip asks={c} readings={numbersOf(c.readings)} units={units} />
+                      {readInWords(c.verdict, units)}
+                    </>
+                  )}
+                </td>
                 <td className={c.verdict.severity ? severityColour(c.verdict.severity) : ''}>
                   {c.verdict.severity ? severityWord(c.verdict.severity) : 'not read'}
                 </td>

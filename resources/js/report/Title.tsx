@@ -82,8 +82,11 @@ export function Title({ sheet, contents }: { sheet: Sheet; contents: Entry[] }) 
         <ol className="columns-2 gap-8 text-[8.5pt]">
           {contents.map((entry) => (
             <li key={entry.id} className={entry.chapter ? 'together mt-2 font-bold' : 'together pl-3'}>
-              <a href={`#${entry.id}`}>
-                {entry.number} {entry.title}
+              <a href={`#${entry.id}`} className="flex justify-between gap-2">
+                <span>
+                  {entry.number} {entry.title}
+                </span>
+                <span data-page-of={entry.id} className="min-w-[2.5em] self-end text-right font-normal" />
               </a>
             </li>
           ))}

@@ -6,6 +6,13 @@ export interface Entry {
   chapter: boolean;
 }
 
+/** Writes into the contents on which page each sheet begins, which only the printer knows. */
+export function paged(root: ParentNode, pages: Record<string, number>): void {
+  for (const place of root.querySelectorAll<HTMLElement>('[data-page-of]')) {
+    place.textContent = String(pages[place.dataset.pageOf ?? ''] ?? '');
+  }
+}
+
 /**
  * Numbers the sheets: each chapter (`data-chapter`) by its number, each heading of it by that and its place. Headings
  * bear their number; the contents lead to them.

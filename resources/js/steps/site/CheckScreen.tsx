@@ -2,6 +2,7 @@ import { stands } from './stands';
 import { useRef, useState, type ReactNode } from 'react';
 import { useSequence } from '../../api/hooks';
 import type { Check, SiteCheck, SiteEvent } from '../../api/types';
+import { ReadingStrip } from '../../drawing/ReadingStrip';
 import { Measured } from '../../drawing/unfolded/Measured';
 import { Unfolded } from '../../drawing/unfolded/Unfolded';
 import { asked, askedInWords, isLook, type Asks } from '../../quantity/asked';
@@ -15,7 +16,7 @@ import { MarkPicture } from './MarkPicture';
 import type { Waiting } from './phone';
 import type { OutboxState } from './useOutbox';
 import { smaller } from './picture';
-import { lastStanding } from './visit';
+import { lastStanding, numbersOf } from './visit';
 
 interface Props {
   check: SiteCheck;
@@ -220,7 +221,7 @@ export function CheckScreen({
                 if (e.key === 'Enter') keep();
               }}
             />
-            <Band asks={check} value={value} units={units} />
+            <ReadingStrip asks={check} readings={numbersOf(standing)} value={value} units={units} />
           </>
         )}
         <p
@@ -313,51 +314,6 @@ export function CheckScreen({
 function offBy(value: number, { least_mm, most_mm }: Asks, units: 'si' | 'us'): string {
   if (least_mm !== null && value < least_mm) return `, ${show(least_mm - value, 'length', units)} short`;
   return most_mm !== null && value > most_mm ? `, ${show(value - most_mm, 'length', units)} too much` : '';
-}
-
-/** The tolerance as a strip: where it passes, and where the reading falls. */
-function Band({ asks, value, units }: { asks: Asks; value: number | null; units: 'si' | 'us' }) {
-  const from = asks.least_mm ?? 0;
-  const high = (asks.most_mm ?? from) * 2;
-  const to = asks.most_mm ?? high;
-  const x = (mm: number) => 10 + (Math.max(0, Math.min(high, mm)) / high) * 334;
-  const out = value !== null && (value < from || value > to);
-  const marks = asks.least_mm === null ? [to] : asks.most_mm === null ? [from / 2, from] : [from, to];
-  return (
-    <svg viewBox="0 0 354 52" className="block w-full" role="img" aria-label={`passes: ${asked(asks, units)}`}>
-      <path d="M10 24H344" stroke="#000" strokeWidth="2" />
-      <rect
-        x={x(from)}
-        y="14"
-        width={x(to) - x(from)}
-        height="20"
-        fill="#fff"
-        stroke="var(--color-pass)"
-        strokeWidth="3"
-      />
-      <path d={`M${x(from)} 20H${x(to)}M${x(from)} 28H${x(to)}`} stroke="var(--color-pass)" strokeWidth="1" />
-      {value !== null && (
-        <path
-          d={`M${x(value)} 34V8m-9 -8h18l-9 10z`}
-          fill={out ? 'var(--color-fail)' : '#000'}
-          stroke={out ? 'var(--color-fail)' : '#000'}
-          strokeWidth="3"
-        />
-      )}
-      {marks.map((mm) => (
-        <text
-          key={mm}
-          x={x(mm)}
-          y="49"
-          textAnchor="middle"
-          fontSize="14"
-          fontWeight={mm === from || mm === to ? 700 : 400}
-        >
-          {show(mm, 'length', units)}
-        </text>
-      ))}
-    </svg>
-  );
 }
 
 /** The part of the face to show: round what is measured, in the shape of the sketch. */

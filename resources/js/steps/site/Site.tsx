@@ -4,8 +4,9 @@ import { useDocuments, useMe, useProjectId, useSite } from '../../api/hooks';
 import { keptWords, useKept } from '../../api/kept';
 import { wordsOf } from '../../api/client';
 import type { SiteCheck, SiteSheet } from '../../api/types';
-import { asked, worstRead } from '../../quantity/asked';
+import { asked, isLook, readInWords, worstRead } from '../../quantity/asked';
 import { show } from '../../quantity/show';
+import { ReadingStrip } from '../../drawing/ReadingStrip';
 import { SeverityMark, severityColour, severityWord } from '../../ui/severity';
 import { Frame } from '../../ui/Frame';
 import { found, MOST_SHOWN } from '../../ui/pick';
@@ -19,7 +20,7 @@ import { useDusk } from './useDusk';
 import { useTakenAlong } from './useTakenAlong';
 import { stands } from './stands';
 import { Where } from './Where';
-import { openVisit } from './visit';
+import { numbersOf, openVisit } from './visit';
 
 /** Narrower than this it is a phone: one column, no rail, no title strip. */
 const PHONE = '(max-width: 640px)';
@@ -347,11 +348,10 @@ function Readings({ check }: { check: SiteCheck }) {
   return (
     <>
       {verdict.count > 0 && (
-        <p className="py-1">
-          {verdict.least_mm === null
-            ? `${verdict.count} looked`
-            : `${show(verdict.least_mm, 'length', units)} to ${show(verdict.most_mm, 'length', units)}, mean ${show(verdict.mean_mm, 'length', units)}, ${verdict.count} read, ${Math.round(verdict.out * 100)} % out`}
-        </p>
+        <p className="py-1">{verdict.least_mm === null ? `${verdict.count} looked` : readInWords(verdict, units)}</p>
+      )}
+      {!isLook(check) && check.readings.length > 0 && (
+        <ReadingStrip asks={check} readings={numbersOf(check.readings)} units={units} />
       )}
       <ul>
         {check.readings.map((r) => (

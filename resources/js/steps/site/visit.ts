@@ -18,8 +18,20 @@ export function openVisit(
   return own.filter((v) => sameDay(new Date(v.at), now)).at(-1)?.id;
 }
 
-/** The reading that a correction would correct: the last that stands, whether it was sent or waits. */
-export function lastStanding<E extends { id: string; supersedes?: string | undefined }>(readings: E[]): E | undefined {
-  const corrected = new Set(readings.map((r) => r.supersedes));
-  return readings.filter((r) => !corrected.has(r.id)).at(-1);
+interface Corrects {
+  id: string;
+  supersedes?: string | undefined;
 }
+
+/** The readings that none corrects, whether they were sent or wait. */
+export function thatStand<E extends Corrects>(readings: E[]): E[] {
+  const corrected = new Set(readings.map((r) => r.supersedes));
+  return readings.filter((r) => !corrected.has(r.id));
+}
+
+/** The reading that a correction would correct: the last that stands. */
+export const lastStanding = <E extends Corrects>(readings: E[]): E | undefined => thatStand(readings).at(-1);
+
+/** Those of them that are numbers. */
+export const numbersOf = <E extends Corrects & { value_mm?: number | undefined }>(readings: E[]) =>
+  thatStand(readings).flatMap(({ id, value_mm }) => (value_mm === undefined ? [] : [{ id, value_mm }]));
