@@ -137,6 +137,15 @@ foreach (range(1, 7) as $n) {
 }
 $line('500 openings: one edited, saved, its verdict there', $edit, '~8400', 'under 200');
 $line('500 openings: all of it assessed, once', [$first], '~6900', '');
+// What is issued is frozen and printed: how long until it stands, and how long until its report can be taken away.
+$issued = $ask('POST', "/api/projects/$many/revisions", ['title' => 'tender', 'words' => '']);
+$line('500 openings: issued', [$last], '', '');
+$began = hrtime(true);
+do {
+    usleep(200_000);
+    $report = $ask('GET', "/api/projects/$many/revisions")['revisions'][0]['reports'][0];
+} while (in_array($report['state'], ['queued', 'printing'], true));
+$line("500 openings: its report, {$report['state']}", [(hrtime(true) - $began) / 1e6], '', '');
 $kept = [];
 foreach (range(1, 15) as $_) {
     $ask('GET', "/api/projects/$site/assessment?units=si&paths=none");

@@ -148,12 +148,11 @@ final class KeptAssessment
     /**
      * What was used instead of what was planned, each judged for its place.
      *
+     * @param  list<SiteEvent>  $events
      * @return list<array{event: array<string, mixed>, severity: string, title: string, reason: string, remedy: string}>
      */
-    public function instead(Project $project, UnitSystem $units): array
+    public function instead(Project $project, UnitSystem $units, array $events): array
     {
-        $events = SiteEvents::of($project);
-
         return $this->substitutions($project, $events, new Words($units))->told($events);
     }
 

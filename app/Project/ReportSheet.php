@@ -11,6 +11,7 @@ use App\Models\Report;
 use Apron\Crew\SequenceSheet;
 use Apron\Detail\Detail;
 use Apron\Inspection\CheckFormat;
+use Apron\Inspection\SiteRecord;
 use Apron\Inspection\SiteSheet;
 use Apron\Method\OpeningSchedule;
 use Apron\Method\ScheduledOpening;
@@ -83,6 +84,7 @@ final class ReportSheet
             );
         }
 
+        $record = new SiteRecord($core->site ?? []);
         $assessed = new Assessment($core);
         $kinds = OpeningSchedule::kinds($core->openings);
         // Five hundred windows of three kinds are three sheets and a table.
@@ -108,7 +110,7 @@ final class ReportSheet
             'schedule' => $this->schedule($kinds, $assessed, $words),
             'contacts' => ContactSheet::of($core),
             'others' => ForOthers::of($core, $words),
-            'site' => SiteSheet::of($this->checks($core, $words), $core->site ?? [], FaultLines::of($core)) + [
+            'site' => SiteSheet::of($this->checks($core, $words), $record, FaultLines::of($core, $record->faults())) + [
                 'substitutions' => (new Substitutions($core, $words))->told($core->site ?? []),
             ],
             'drills' => DrillRun::where('project_id', $project->id)

@@ -172,23 +172,25 @@ final class StoredProject
     }
 
     /** @return array<string, int> what stands behind each fault: only the details that faults are of are read */
-    public function faultLines(Project $project): array
+    public function faultLines(Project $project, SiteRecord $record): array
     {
         $named = [];
-        foreach ((new SiteRecord(SiteEvents::of($project)))->faults() as $fault) {
+        $faults = $record->faults();
+        foreach ($faults as $fault) {
             // A check is named by its detail first, whose own name may have points in it.
             $parts = explode('.', $fault->raised->check ?? '');
             for ($i = 1; $i < count($parts); $i++) {
                 $named[] = implode('.', array_slice($parts, 0, $i));
             }
         }
+        if ($named === []) {
+            return [];
+        }
         $kinds = [(new DetailsSection)->kind(), (new OpeningsSection)->kind()];
-        $documents = $named === []
-            ? []
-            : $project->documents()->whereIn('kind', $kinds)->whereIn('key', array_unique($named))->get();
-        $part = $this->file($project, [...$this->base($project), ...$documents]) + $this->record($project);
+        $documents = $project->documents()->whereIn('kind', $kinds)->whereIn('key', array_unique($named))->get();
+        $part = $this->file($project, [...$this->base($project), ...$documents]);
 
-        return $named === [] ? [] : FaultLines::of($this->read($part));
+        return FaultLines::of($this->read($part), $faults);
     }
 
     /** @param  array<string, mixed>  $file */

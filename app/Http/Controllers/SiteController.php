@@ -18,6 +18,7 @@ use App\Project\ProjectStore;
 use App\Project\SiteAsked;
 use App\Project\SiteEvents;
 use App\Project\StoredProject;
+use Apron\Inspection\SiteRecord;
 use Apron\Inspection\SiteSheet;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -45,9 +46,11 @@ class SiteController
     ): JsonResponse {
         $units = Wording::units($request) ?? $stored->part($project)->brief->units;
 
+        $record = new SiteRecord(SiteEvents::of($project));
+
         return new JsonResponse(
-            SiteSheet::of($kept->checks($project, $units), SiteEvents::of($project), $stored->faultLines($project)) +
-                ['substitutions' => $kept->instead($project, $units)],
+            SiteSheet::of($kept->checks($project, $units), $record, $stored->faultLines($project, $record)) +
+                ['substitutions' => $kept->instead($project, $units, $record->events)],
         );
     }
 
@@ -156,7 +159,7 @@ class SiteController
     public function readings(Project $project, KeptAssessment $kept, StoredProject $stored): Response
     {
         $units = $stored->part($project)->brief->units;
-        $sheet = SiteSheet::of($kept->checks($project, $units), SiteEvents::of($project));
+        $sheet = SiteSheet::of($kept->checks($project, $units), new SiteRecord(SiteEvents::of($project)));
         $csv = new Csv([
             'check', 'of', 'title', 'at', 'by', 'value mm', 'as typed', 'as it should be', 'instrument', 'least mm',
             'most mm', 'verdict',

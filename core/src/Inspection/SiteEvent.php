@@ -45,8 +45,15 @@ final readonly class SiteEvent
         return $seconds.'.'.str_pad($fraction, 12, '0');
     }
 
-    public static function order(self $a, self $b): int
+    /**
+     * @param  list<self>  $events
+     * @return list<self> by time, those of one instant by their ids
+     */
+    public static function inOrder(array $events): array
     {
-        return [$a->instant(), $a->id] <=> [$b->instant(), $b->id];
+        $times = array_map(fn (self $event): string => "{$event->instant()} {$event->id}", $events);
+        asort($times, SORT_STRING);
+
+        return array_map(fn (int $i): self => $events[$i], array_keys($times));
     }
 }

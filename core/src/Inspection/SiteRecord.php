@@ -16,8 +16,7 @@ final class SiteRecord
     /** @param  list<SiteEvent>  $events */
     public function __construct(array $events)
     {
-        usort($events, SiteEvent::order(...));
-        $this->events = $events;
+        $this->events = SiteEvent::inOrder($events);
     }
 
     /** @return list<SiteEvent> readings of a check that no later one corrects */

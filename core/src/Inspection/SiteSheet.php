@@ -31,13 +31,11 @@ final class SiteSheet
 
     /**
      * @param  list<AskingCheck>  $checks  as CheckFormat tells them to the site
-     * @param  list<SiteEvent>  $events
      * @param  array<string, int>  $lines  what stands behind each fault, by the event that raised it
      * @return array<string, mixed>
      */
-    public static function of(array $checks, array $events, array $lines = []): array
+    public static function of(array $checks, SiteRecord $record, array $lines = []): array
     {
-        $record = new SiteRecord($events);
         $write = fn (SiteEvent $event): array => SiteFormat::write($event);
         $ofKind = fn (EventKind $kind): array => array_values(
             array_map($write, array_filter($record->events, fn (SiteEvent $e): bool => $e->kind === $kind)),

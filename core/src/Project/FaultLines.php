@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Apron\Project;
 
-use Apron\Inspection\SiteRecord;
+use Apron\Inspection\Fault;
 use Apron\Trace\DetailAssessment;
 use Apron\Trace\School;
 use Apron\Trace\StripResult;
@@ -16,9 +16,10 @@ final class FaultLines
      * Of faults raised by a check of a detail; the fewest lines on the facet that the check looks at, or of all of the
      * detail where it looks at none.
      *
+     * @param  list<Fault>  $faults
      * @return array<string, int> by the event that raised the fault; left out where nobody can say
      */
-    public static function of(Project $project): array
+    public static function of(Project $project, array $faults): array
     {
         $lines = [];
         $facets = [];
@@ -27,7 +28,7 @@ final class FaultLines
         }
         $details = array_column($project->details, null, 'id');
         $traced = [];
-        foreach ((new SiteRecord($project->site ?? []))->faults() as $fault) {
+        foreach ($faults as $fault) {
             [$id, $facet] = $facets[$fault->raised->check ?? ''] ?? [null, null];
             $detail = $details[$id ?? ''] ?? null;
             if ($detail === null) {

@@ -68,6 +68,7 @@ final class DetailAssessment implements Assessed
         }
         $this->checks = $checks;
         $this->strips = $this->of(RainPaths::class)->strips;
+        $this->rain->forget();
     }
 
     /**
@@ -151,7 +152,13 @@ final class DetailAssessment implements Assessed
     /** @return list<Finding> */
     public function findings(): array
     {
-        return $this->findings ??= $this->all();
+        if ($this->findings === null) {
+            $this->findings = $this->all();
+            // Of five hundred openings only what is said of them is kept.
+            $this->rain->forget();
+        }
+
+        return $this->findings;
     }
 
     /** @return list<Finding> what every check says, and that it is sound where none says otherwise */

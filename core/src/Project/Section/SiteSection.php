@@ -41,8 +41,7 @@ final class SiteSection implements Section
 
     public function write(Project $project): array
     {
-        $events = $project->site ?? [];
-        usort($events, SiteEvent::order(...));
+        $events = SiteEvent::inOrder($project->site ?? []);
 
         return $events === [] ? [] : ['site' => ['events' => array_map(SiteFormat::write(...), $events)]];
     }
