@@ -94,6 +94,22 @@ it('works on site without a signal: opened, reloaded, closed, read, photographed
         $browser->open("/p/$demo/site");
         $waiting("=== \"$kept\"", 'what waited to be there still');
         $browser->see('[data-queue]');
+        // Saved as a file, it is brought in at a desk that has a signal; the phone sends it again, and it is there once.
+        $browser->driver->executeScript(
+            'const made = URL.createObjectURL; URL.createObjectURL = (blob) => {'.
+                ' blob.text().then((text) => { window.saved = text }); return made.call(URL, blob) }',
+        );
+        button($browser, 'save as a file');
+        $browser->until('return window.saved !== undefined', 'the file');
+        $saved = tempnam(sys_get_temp_dir(), 'apron').'.json';
+        file_put_contents($saved, $browser->driver->executeScript('return window.saved'));
+        signedIn('inspector', function (Browser $desk) use ($demo, $saved, $kept): void {
+            $desk->open("/p/$demo/site");
+            $desk->see('[data-check]');
+            $desk->surely(fn () => $desk->driver->findElement(WebDriverBy::name('saved'))->sendKeys($saved));
+            $desk->until("return document.body.innerText.includes('$kept brought in')", 'the file to be brought in');
+            $desk->until('return document.querySelector("[data-waiting]").dataset.waiting === "0"', 'it to be sent');
+        });
         // Other pages that were taken along open too.
         $browser->open("/p/$demo/findings");
         $browser->see('[data-finding], main h1');

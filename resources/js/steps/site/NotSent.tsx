@@ -1,4 +1,7 @@
+import { useState } from 'react';
+import { wordsOf } from '../../api/client';
 import type { Entry } from './phone';
+import { toFile } from './savedFile';
 import type { OutboxState } from './useOutbox';
 
 /** What waits on this phone, what keeps it from being sent, and what was refused: each with a way out for it. */
@@ -58,27 +61,46 @@ function told({ event }: Entry): string {
   return `${what.trim()}, ${event.at.slice(0, 16).replace('T', ' ')}`;
 }
 
-/** All of it as a file, pictures too: it can be brought in where there is a signal. */
 async function save(entries: Entry[]): Promise<void> {
-  const rows = await Promise.all(
-    entries.map(async ({ photograph, ...entry }) => ({
-      ...entry,
-      ...(photograph ? { photograph: await asText(photograph) } : {}),
-    })),
-  );
-  const file = new Blob([JSON.stringify({ entries: rows }, null, 2)], { type: 'application/json' });
   const link = document.createElement('a');
-  link.href = URL.createObjectURL(file);
+  link.href = URL.createObjectURL(await toFile(entries));
   link.download = 'not-sent.json';
   link.click();
   setTimeout(() => URL.revokeObjectURL(link.href), 1000);
 }
 
-function asText(picture: Blob): Promise<string> {
-  return new Promise((resolve, reject) => {
-    const reader = new FileReader();
-    reader.onload = () => resolve(String(reader.result));
-    reader.onerror = () => reject(new Error('The picture cannot be read.'));
-    reader.readAsDataURL(picture);
-  });
+/** What was saved as a file, here or on another phone, waits again and is sent. */
+export function BringIn({ outbox }: { outbox: OutboxState }) {
+  const [said, setSaid] = useState<{ words: string; bad: boolean } | null>(null);
+  const bring = async (file: File | undefined) => {
+    if (!file) return;
+    try {
+      const many = outbox.bringIn(await file.text());
+      setSaid({ words: `${many} brought in`, bad: false });
+    } catch (error) {
+      setSaid({ words: wordsOf(error), bad: true });
+    }
+  };
+  return (
+    <p className="py-2">
+      <label className="link cursor-pointer max-sm:inline-grid max-sm:min-h-[48px] max-sm:items-center">
+        bring in a saved file
+        <input
+          type="file"
+          name="saved"
+          accept="application/json,.json"
+          className="sr-only"
+          onChange={(e) => {
+            void bring(e.target.files?.[0]);
+            e.target.value = '';
+          }}
+        />
+      </label>
+      {said && (
+        <span role={said.bad ? 'alert' : 'status'} className={`block ${said.bad ? 'text-fail' : ''}`}>
+          {said.words}
+        </span>
+      )}
+    </p>
+  );
 }

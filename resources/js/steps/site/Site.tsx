@@ -13,7 +13,7 @@ import { found, MOST_SHOWN } from '../../ui/pick';
 import { useUnits } from '../../ui/units';
 import { CheckScreen } from './CheckScreen';
 import { Faults } from './Faults';
-import { NotSent } from './NotSent';
+import { BringIn, NotSent } from './NotSent';
 import type { DraftEvent } from './outbox';
 import { useOutbox, type OutboxState } from './useOutbox';
 import { useDusk } from './useDusk';
@@ -123,6 +123,7 @@ function SitePage({ outbox, phone }: { outbox: OutboxState; phone: boolean }) {
             </nav>
             {faults || list}
             {!faults && <Orphans site={site.data} />}
+            <BringIn outbox={outbox} />
             <p className="flex items-center justify-between gap-2 border-t border-hair pt-3 text-[14px]">
               {taken && (
                 <span role="status" data-taken={taken.here} data-taken-of={taken.of}>
@@ -160,6 +161,7 @@ function SitePage({ outbox, phone }: { outbox: OutboxState; phone: boolean }) {
               ))}
             </ul>
           )}
+          {!chosen && <BringIn outbox={outbox} />}
         </>
       }
     >

@@ -3,6 +3,7 @@ import { expect, it } from 'vitest';
 import { Refused, Unanswered } from '../../api/client';
 import { Outbox, type Old } from './outbox';
 import { onThisPhone, type Entry, type Keeping, type Waiting } from './phone';
+import { toFile } from './savedFile';
 import { lastStanding, openVisit } from './visit';
 
 function memory(): Old & { all: Map<string, string> } {
@@ -241,4 +242,34 @@ it('corrects the last reading that stands, sent or not', () => {
   expect(lastStanding([{ id: 'a' }, { id: 'b', supersedes: 'a' }])?.id).toBe('b');
   expect(lastStanding([{ id: 'a' }, { id: 'b' }, { id: 'c', supersedes: 'b' }])?.id).toBe('c');
   expect(lastStanding([])).toBeUndefined();
+});
+
+it('brings in what another phone saved as a file, pictures too, once', async () => {
+  const lost = await phone();
+  lost.server.up = false;
+  [1, 2].forEach(lost.read);
+  lost.outbox.add({ kind: 'photograph', visit: 'v', check: 'c' }, new Blob(['corner'], { type: 'image/jpeg' }));
+  const saved = await (await toFile(lost.outbox.entries)).text();
+
+  const desk = await phone();
+  expect([desk.outbox.bringIn(saved), desk.outbox.bringIn(saved)]).toEqual([3, 0]);
+  desk.read(3);
+  await desk.outbox.send();
+  expect(desk.values()).toEqual([1, 2, undefined, 3]);
+  expect([...desk.server.pictures]).toEqual(['sha of corner']);
+  expect(desk.outbox.entries).toEqual([]);
+});
+
+it('takes no file of another person or project, nor what is no such file', async () => {
+  const lost = await phone();
+  lost.server.up = false;
+  lost.read(1);
+  const saved = await (await toFile(lost.outbox.entries)).text();
+  const other = await phone(() => null, keeping(), 'tomas');
+  expect(() => other.outbox.bringIn(saved)).toThrow(/Somebody else/);
+  expect(() => other.outbox.bringIn(saved.replace('p ines', 'q ines'))).toThrow(/another project/);
+  for (const bad of ['', '{}', '{"entries":[]}', '{"entries":[{"id":"a"}]}', saved.replace('"order"', '"odder"')]) {
+    expect(() => other.outbox.bringIn(bad)).toThrow(/no file of what waited/);
+  }
+  expect(other.outbox.entries).toEqual([]);
 });

@@ -3,6 +3,7 @@ import { Refused, wordsOf } from '../../api/client';
 import type { SiteEvent } from '../../api/types';
 import { without } from '../../ui/without';
 import type { Entry, Keeping, Waiting } from './phone';
+import { fromFile } from './savedFile';
 
 export type DraftEvent = Omit<SiteEvent, 'id' | 'at' | 'by'>;
 
@@ -25,6 +26,8 @@ const NOBODYS =
   'It was left on this phone by an earlier version, which did not note whose it was. Send it if it is yours.';
 
 const ulid = monotonicFactory();
+
+const byOrder = (a: Entry, b: Entry) => a.order - b.order || (a.id < b.id ? -1 : 1);
 
 /**
  * What one person saw on one project and waits to be sent. It lives on the phone until the server has it; sending twice
@@ -65,7 +68,7 @@ export class Outbox {
   /** What the phone holds now: another tab may have added to it, or sent some of it. */
   async look(): Promise<void> {
     await this.writing;
-    this.entries = (await this.keeping.load(this.of)).sort((a, b) => a.order - b.order || (a.id < b.id ? -1 : 1));
+    this.entries = (await this.keeping.load(this.of)).sort(byOrder);
     this.last = this.entries.at(-1)?.order ?? 0;
   }
 
@@ -108,6 +111,17 @@ export class Outbox {
   again(): void {
     for (const entry of this.aside) this.put(without(entry, 'why'));
     this.tell(false);
+  }
+
+  /** What was saved as a file waits here; what is here already stays as it is. @return how many were not here */
+  bringIn(text: string): number {
+    const here = new Set(this.entries.map((e) => e.id));
+    const brought = fromFile(text, this.of).filter((e) => !here.has(e.id));
+    for (const entry of brought) this.put(entry);
+    this.entries = [...this.entries].sort(byOrder);
+    this.last = Math.max(this.last, ...this.entries.map((e) => e.order));
+    this.tell(false);
+    return brought.length;
   }
 
   /** Until all of it is written to the phone. */

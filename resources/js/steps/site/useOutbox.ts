@@ -21,6 +21,8 @@ export interface OutboxState {
   now: () => Waiting[];
   add: (draft: DraftEvent, photograph?: Blob) => string;
   again: () => void;
+  /** @return how many of a saved file wait now that did not */
+  bringIn: (text: string) => number;
 }
 
 /** What the server takes from an outbox. */
@@ -98,6 +100,11 @@ export function useOutbox(): OutboxState | null {
     again: () => {
       outbox.again();
       void outbox.send();
+    },
+    bringIn: (text) => {
+      const many = outbox.bringIn(text);
+      void outbox.send();
+      return many;
     },
   };
 }
