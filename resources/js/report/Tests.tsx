@@ -1,5 +1,6 @@
 import { FanPlot } from '../drawing/test/FanPlot';
 import { Dots } from '../drawing/test/Dots';
+import { WetPlaces, type WaterTest } from '../drawing/test/WetPlaces';
 import { askedOf, linesOf, STAGES, unitOf, VERDICTS } from '../test/words';
 import type { Sheet } from './sheet';
 
@@ -21,7 +22,9 @@ export function Tests({ sheet }: { sheet: Sheet }) {
               {test.stage ? `, ${STAGES[test.stage]}` : ''}
               {test.simulated ? ' · simulated, tells nothing of the building' : ''}
             </h3>
-            {test.kind === 'fan' ? (
+            {test.kind === 'water' ? (
+              <WaterOn test={test} sheet={sheet} />
+            ) : test.kind === 'fan' ? (
               <FanPlot test={test} derived={derived?.kind === 'fan' ? derived : undefined} />
             ) : (
               <Dots
@@ -69,4 +72,9 @@ export function Tests({ sheet }: { sheet: Sheet }) {
       })}
     </section>
   );
+}
+
+function WaterOn({ test, sheet }: { test: WaterTest; sheet: Sheet }) {
+  const drawn = sheet.sequences.find((s) => s.detail.id === test.place);
+  return drawn ? <WetPlaces test={test} sheet={drawn} units={sheet.units} /> : null;
 }

@@ -89,10 +89,9 @@ export function linesOf(test: FieldTest, told: DerivedTest): [string, string][] 
         ['in all', worth(told.minutes, 0, 'min')],
         ...((told.litres === null ? [] : [['spent', worth(told.litres, 0, 'L')]]) as [string, string][]),
         ['first seen inside', told.first_min === null ? 'never' : worth(told.first_min, 1, 'min')],
-        ...Object.entries(told.expected ?? {}).map(([facet, outcome]): [string, string] => [
-          `rain trace, ${facet}`,
-          outcome,
-        ]),
+        ...Object.entries(told.expected ?? {})
+          .filter(([, outcome]) => outcome !== 'shed')
+          .map(([facet, outcome]): [string, string] => [`rain trace, ${facet}`, outcome]),
       ];
     case 'smoke':
       return [

@@ -99,7 +99,8 @@ final class TestsSection extends ListSection
     /** @return array<string, string> the worst that the rain trace expects, by facet */
     private static function expected(Project $project, Detail $detail): array
     {
-        $expected = [];
+        // Where no water ends none is expected: what comes in there was built otherwise than drawn.
+        $expected = array_fill_keys(array_keys($detail->facets), Outcome::Shed);
         foreach ((new DetailAssessment($detail, School::of($project->brief->schools)))->strips as $strip) {
             $facet = $strip->told()->worstAt()[0];
             $worst = ($expected[$facet] ?? Outcome::Shed)->worse($strip->outcome);

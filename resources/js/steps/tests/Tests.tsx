@@ -2,12 +2,13 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { get, wordsOf } from '../../api/client';
 import { createDocument } from '../../api/documents';
-import { useDocuments, useProjectId } from '../../api/hooks';
+import { useDocuments, useProjectId, useSequence } from '../../api/hooks';
 import { useLive } from '../../api/live';
 import { address } from '../../api/paths';
 import type { DerivedTest, Doc, FieldTest, TestKind } from '../../api/types';
 import { Dots } from '../../drawing/test/Dots';
 import { FanPlot } from '../../drawing/test/FanPlot';
+import { WetPlaces, type WaterTest } from '../../drawing/test/WetPlaces';
 import { askedOf, linesOf, STAGES, TEST_KINDS, unitOf, VERDICTS } from '../../test/words';
 import { FindingList } from '../../ui/FindingList';
 import { Frame } from '../../ui/Frame';
@@ -212,6 +213,16 @@ function Test({ doc, mayEdit, head }: { doc: Doc<FieldTest>; mayEdit: boolean; h
 /** What was read, drawn: the line of a fan, readings against what is asked of them. */
 function Plot({ test, derived }: { test: FieldTest; derived: DerivedTest | undefined }) {
   if (test.kind === 'fan') return <FanPlot test={test} derived={derived?.kind === 'fan' ? derived : undefined} />;
+  if (test.kind === 'water') return <WaterOn test={test} />;
   const values = derived && 'values' in derived ? derived.values : [];
   return <Dots values={values} unit={unitOf(test)} {...askedOf(test)} />;
+}
+
+/** Where it is of an opening or a joint of the project. */
+function WaterOn({ test }: { test: WaterTest }) {
+  const { units } = useUnits();
+  const documents = useDocuments().data;
+  const isKnown = [...(documents?.details ?? []), ...(documents?.openings ?? [])].some((d) => d.key === test.place);
+  const sheet = useSequence(isKnown ? test.place : undefined).data;
+  return sheet ? <WetPlaces test={test} sheet={sheet} units={units} /> : null;
 }
