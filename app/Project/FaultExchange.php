@@ -270,6 +270,8 @@ final readonly class FaultExchange
         foreach ($xml->Comment as $comment) {
             $comments[] = trim((string) $comment->Comment);
         }
+        // A comment that only shows a view has no words.
+        $comments = array_values(array_filter($comments, fn (string $said): bool => $said !== ''));
         $status = mb_strtolower((string) $xml->Topic['TopicStatus']);
 
         return [

@@ -7,6 +7,7 @@ use App\Project\SiteEvents;
 use Apron\Inspection\Fault;
 use Apron\Inspection\SiteRecord;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Routing\Middleware\ThrottleRequests;
 use Illuminate\Support\Facades\Storage;
 
 /** @return list<array{string, string, string}> words, weight and state of the faults of a project */
@@ -134,6 +135,13 @@ it('takes what another program wrote', function () {
     expect(faultsOf($this->project))->toContain(['Wet board', 'fail', 'open']);
 });
 
+it('closes what another program closed without words', function () {
+    $markup = '<?xml version="1.0"?><Markup><Topic Guid="7ddc3ef0-0ab7-43f1-918a-45e38b42369c" TopicStatus="Closed">'.
+        '<Title>Wet board</Title></Topic><Comment><Comment> </Comment></Comment></Markup>';
+    ($this->bring)($this->path, aBcf($markup))->assertOk()->assertJson(['new' => 1]);
+    expect(faultsOf($this->project))->toContain(['Wet board', 'caution', 'closed']);
+});
+
 it('refuses what is no BCF, or would read more than itself', function (string $markup, bool $isOne) {
     $before = faultsOf($this->project);
     ($this->bring)($this->path, aBcf($markup, $isOne))->assertStatus(422);
@@ -148,6 +156,67 @@ it('refuses what is no BCF, or would read more than itself', function (string $m
         true,
     ],
 ]);
+
+/**
+ * The markup with something in it changed by chance: a piece left out, said twice, or replaced by what none should
+ * write.
+ */
+function changedByChance(string $markup): string
+{
+    $odd = ['', ' ', '<', '&', '&#0;', '&#x1F;', "\xff\xfe", '<![CDATA[', ']]>', '-1', '9e999', str_repeat('x', 5000), 'é', '💧'];
+    for ($n = mt_rand(1, 3); $n > 0; $n--) {
+        $at = mt_rand(0, strlen($markup));
+        $long = mt_rand(0, 60);
+        $piece = substr($markup, $at, $long);
+        $markup = substr($markup, 0, $at).
+            match (mt_rand(0, 2)) {
+                0 => '',
+                1 => $piece.$piece,
+                default => $odd[array_rand($odd)],
+            }.
+            substr($markup, $at + $long);
+    }
+
+    return $markup;
+}
+
+it('takes a file that was changed by chance or refuses it with its reason, and then nothing of it', function () {
+    mt_srand(19);
+    $this->withoutMiddleware(ThrottleRequests::class);
+    $bytes = $this->get($this->path)->streamedContent();
+    file_put_contents($file = tempnam(sys_get_temp_dir(), 'bcf'), $bytes);
+    $zip = new ZipArchive;
+    $zip->open($file);
+    $name = array_values(preg_grep(
+        '#/markup\.bcf$#',
+        array_map(fn (int $i): string => (string) $zip->getNameIndex($i), range(0, $zip->numFiles - 1)),
+    ))[0];
+    $markup = (string) $zip->getFromName($name);
+    $outcomes = [200 => 0, 422 => 0];
+    for ($n = 0; $n < 300; $n++) {
+        if ($n % 3 === 0) {
+            $sent = $bytes;
+            for ($k = mt_rand(1, 8); $k > 0; $k--) {
+                $sent[mt_rand(0, strlen($sent) - 1)] = chr(mt_rand(0, 255));
+            }
+        } else {
+            $sent = aBcf(changedByChance($markup));
+        }
+        $before = SiteEvents::of($this->project);
+        $answer = ($this->bring)($this->path, $sent);
+        expect($answer->status())->toBeIn([200, 422]);
+        $outcomes[$answer->status()]++;
+        if ($answer->status() === 422) {
+            expect($answer->json('message'))
+                ->toBeString()
+                ->not->toBe('')
+                ->and(SiteEvents::of($this->project))
+                ->toEqual($before);
+        }
+    }
+    // Both happen, or it was no test.
+    expect(min($outcomes))->toBeGreaterThan(30);
+});
 
 it('gives every reading with what was asked, as CSV', function () {
     $csv = $this->get("/api/projects/{$this->project->id}/readings.csv")->assertOk()->getContent();
