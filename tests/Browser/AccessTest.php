@@ -10,6 +10,9 @@ const PAGES = [
     'assemblies/w1?layer=l3',
     'assemblies/w1/beside',
     'assemblies/w2/climates',
+    'assemblies/w2/hours',
+    'assemblies/w1/joints',
+    'others',
     'materials',
     'materials/mineral-wool-board',
     'sequences/o4',
@@ -115,3 +118,19 @@ it(
         expect($saved())->toBe(175);
     }),
 );
+
+it('shows who leads the crew the cards, the quantities and the calendar, and opens there', function () {
+    signedIn('crew', function (Browser $browser): void {
+        $browser->click('a[href^="/p/"]');
+        $browser->see('[data-drawing], [data-step], main h1');
+        $path = (string) $browser->driver->executeScript('return location.pathname');
+        expect($path)->toContain('/sequences');
+        $steps = 'return [...document.querySelectorAll("nav[aria-label=Steps] a")].slice(1).map((a) => a.pathname.split("/")[3])';
+        expect($browser->driver->executeScript($steps))->toBe(['sequences', 'quantities', 'calendar', 'record']);
+        // The address of another step leads back to the first of theirs.
+        $browser->open(substr($path, 0, (int) strpos($path, '/sequences')).'/brief');
+        $browser->until('return location.pathname.endsWith("/sequences")', 'their own steps');
+        press($browser, '6');
+        $browser->until('return location.pathname.endsWith("/quantities")', 'the quantities');
+    });
+});

@@ -4164,7 +4164,8 @@ export interface components {
         ProjectDocuments: {
             id: string;
             may_edit: boolean;
-            role: string;
+            /** @enum {string} */
+            role: "consultant" | "inspector" | "crew-lead" | "reader";
             brief: {
                 kind: string;
                 key: string;

@@ -5,6 +5,7 @@ import { get, post } from '../api/client';
 import { address } from '../api/paths';
 import { useMe } from '../api/hooks';
 import { Mark } from '../ui/Mark';
+import { firstOf } from '../ui/steps';
 
 export function Projects() {
   const projects = useQuery({
@@ -50,7 +51,7 @@ export function Projects() {
       <ul>
         {projects.data?.map((p) => (
           <li key={p.id} className="flex justify-between border-b border-hair py-2">
-            <Link className="link font-semibold" to={`/p/${p.id}/${p.role === 'reader' ? 'issued' : 'brief'}`}>
+            <Link className="link font-semibold" to={`/p/${p.id}/${firstOf(p.role)}`}>
               {p.name}
             </Link>
             <span className="text-faint">

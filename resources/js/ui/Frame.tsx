@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { causes, isOpen } from './causes';
-import { Link, NavLink, useLocation, useNavigate } from 'react-router';
+import { Link, Navigate, NavLink, useLocation, useNavigate } from 'react-router';
 import { useAssessment, useDocuments, useMe, useProjectId } from '../api/hooks';
 import { keptWords, useKept } from '../api/kept';
 import { Dialog } from './Dialog';
@@ -9,7 +9,7 @@ import { keepSingleKeys, singleKeysOff, useKeys, useToldKeys } from './keys';
 import { Mark } from './Mark';
 import { useOpened } from './opened';
 import { Pick } from './Pick';
-import { STEPS } from './steps';
+import { STEPS, stepsOf } from './steps';
 import { useThread, THREADS } from './threads';
 import { useUnits } from './units';
 
@@ -30,7 +30,10 @@ export function Frame({ sheet, children, reckoning }: Props) {
   const { pathname, search } = useLocation();
   const [help, setHelp] = useOpened('keys');
   const [finder, setFinder] = useOpened('finder');
-  const findings = useOpenFindings();
+  const role = documents.data?.role ?? me.data?.role;
+  const steps = stepsOf(role);
+  const all = useOpenFindings();
+  const findings = all.filter((f) => steps.some((s) => s.path === stepOf(f.subject)));
   const kept = useKept();
   const brief = documents.data?.brief.content;
   useEffect(() => {
@@ -46,7 +49,7 @@ export function Frame({ sheet, children, reckoning }: Props) {
   };
   useKeys(
     {
-      ...Object.fromEntries(STEPS.map((s) => [s.key, () => navigate(`/p/${project}/${s.path}`)])),
+      ...Object.fromEntries(steps.map((s) => [s.key, () => navigate(`/p/${project}/${s.path}`)])),
       ...Object.fromEntries(
         THREADS.map((t) => [t.letter.toLowerCase(), () => follow(thread === t.control ? null : t.control)]),
       ),
@@ -57,10 +60,14 @@ export function Frame({ sheet, children, reckoning }: Props) {
       '?': { says: 'these keys', act: () => setHelp(true) },
     },
     [
-      ['1 … 9, 0', 'the ten steps'],
+      [steps.map((s) => s.key).join(' '), 'the steps'],
       ['w a v h', 'follow a thread: water, air, vapour, heat; again to let go'],
     ],
   );
+
+  // An address of a step that is not theirs leads to the first of those that are.
+  const step = STEPS.find((s) => pathname.split('/')[3] === s.path);
+  if (step && !steps.includes(step)) return <Navigate to={`/p/${project}/${steps[0]?.path ?? ''}`} replace />;
 
   return (
     <div className={FRAME}>
@@ -71,7 +78,7 @@ export function Frame({ sheet, children, reckoning }: Props) {
             Apron<span className="sr-only">, all projects</span>
           </span>
         </NavLink>
-        {STEPS.map((step) => {
+        {steps.map((step) => {
           const count = findings.filter((f) => stepOf(f.subject) === step.path).length;
           return (
             <NavLink
@@ -88,13 +95,15 @@ export function Frame({ sheet, children, reckoning }: Props) {
             </NavLink>
           );
         })}
-        <NavLink
-          to={`/p/${project}/findings`}
-          className={({ isActive }) => `mt-3 max-sm:mt-0 ${TAB} ${isActive ? HERE : 'border-hair'}`}
-        >
-          <span className="grow">Findings</span>
-          <span className="font-semibold">{findings.length || '–'}</span>
-        </NavLink>
+        {steps === STEPS && (
+          <NavLink
+            to={`/p/${project}/findings`}
+            className={({ isActive }) => `mt-3 max-sm:mt-0 ${TAB} ${isActive ? HERE : 'border-hair'}`}
+          >
+            <span className="grow">Findings</span>
+            <span className="font-semibold">{findings.length || '–'}</span>
+          </NavLink>
+        )}
         <div className="mt-auto px-3 py-2 text-[11px] text-faint max-sm:mt-0 max-sm:whitespace-nowrap">
           <button className="link" onClick={() => setHelp(true)}>
             ? keys
@@ -137,7 +146,7 @@ export function Frame({ sheet, children, reckoning }: Props) {
         </Link>
       </footer>
       <Keys open={help} close={() => setHelp(false)} />
-      <Finder open={finder} close={() => setFinder(false)} />
+      <Finder open={finder} close={() => setFinder(false)} steps={steps} />
     </div>
   );
 }
@@ -208,15 +217,16 @@ function Keys({ open, close }: { open: boolean; close: () => void }) {
   );
 }
 
-function Finder({ open, close }: { open: boolean; close: () => void }) {
+function Finder({ open, close, steps }: { open: boolean; close: () => void; steps: typeof STEPS }) {
   const project = useProjectId();
   const documents = useDocuments().data;
   const assessment = useAssessment().data;
   const navigate = useNavigate();
   const place = (path: string) => `/p/${project}/${path}`;
+  const isTheirs = (path: string) => steps.some((s) => s.path === path);
   const rows = [
-    ...STEPS.map((s) => ({ text: `${s.key} · ${s.title}`, to: place(s.path) })),
-    ...(documents?.assemblies ?? []).map((d) => ({
+    ...steps.map((s) => ({ text: `${s.key} · ${s.title}`, to: place(s.path) })),
+    ...(isTheirs('assemblies') ? (documents?.assemblies ?? []) : []).map((d) => ({
       text: `Assembly ${d.key} · ${d.content.name}`,
       to: place(`assemblies/${d.key}`),
     })),
@@ -224,10 +234,12 @@ function Finder({ open, close }: { open: boolean; close: () => void }) {
       text: `Sequence ${d.key} · ${d.content.title}`,
       to: place(`sequences/${d.key}`),
     })),
-    ...(assessment?.findings ?? []).map((f) => ({
-      text: `${f.severity} · ${f.title}`,
-      to: placeOf(project, f.subject),
-    })),
+    ...(assessment?.findings ?? [])
+      .filter((f) => isTheirs(stepOf(f.subject)))
+      .map((f) => ({
+        text: `${f.severity} · ${f.title}`,
+        to: placeOf(project, f.subject),
+      })),
   ].map((row, i) => ({ ...row, id: String(i) }));
   return (
     <Pick
