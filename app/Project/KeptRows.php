@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\DB;
 final class KeptRows
 {
     /** Raised when what is kept of a document has another shape. */
-    public const SHAPE = 'kept 9';
+    public const SHAPE = 'kept 10';
 
     /** The row that holds all of it put together, under the version of the project. */
     private const WHOLE = ['kind' => 'project', 'key' => ''];

@@ -22,6 +22,7 @@ use Apron\Project\ForOthers;
 use Apron\Project\Project as CoreProject;
 use Apron\Project\ProjectFormat;
 use Apron\Project\Section\DetailsSection;
+use Apron\Project\Section\PlaneSectionsSection;
 use Apron\Project\SiteChecks;
 use Apron\Project\Substitutions;
 use Apron\Rules\Edition;
@@ -108,6 +109,7 @@ final class ReportSheet
             'assessment' => $assessed->toArray($words, long: false),
             'sequences' => $sequences($drawn),
             'schedule' => $this->schedule($kinds, $assessed, $words),
+            'pictures' => (object) array_map(KeptHeats::picture(...), $core->of(PlaneSectionsSection::class)),
             'contacts' => ContactSheet::of($core),
             'others' => ForOthers::of($core, $words),
             'site' => SiteSheet::of($this->checks($core, $words), $record, FaultLines::of($core, $record->faults())) + [

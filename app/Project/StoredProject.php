@@ -20,6 +20,7 @@ use Apron\Project\Section\AssembliesSection;
 use Apron\Project\Section\BuildingSection;
 use Apron\Project\Section\DetailsSection;
 use Apron\Project\Section\OpeningsSection;
+use Apron\Project\Section\PlaneSectionsSection;
 use Apron\Project\Section\TestsSection;
 use Apron\Project\Sections;
 use Illuminate\Support\Collection;
@@ -101,6 +102,7 @@ final class StoredProject
             (new DetailsSection)->kind(),
             (new OpeningsSection)->kind(),
             (new BuildingSection)->kind(),
+            (new PlaneSectionsSection)->kind(),
             (new TestsSection)->kind(),
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Project\KeptHeats;
 use App\Project\KeptRuns;
 use App\Station\Fan;
 use App\Station\Gauge;
@@ -11,6 +12,7 @@ use App\Station\SimulatedFan;
 use App\Station\SimulatedGauge;
 use App\Station\SimulatedStation;
 use App\Station\WeatherStation;
+use Apron\Conduction\HeatCatalogue;
 use Apron\Json\CoreData;
 use Apron\Material\Catalogue;
 use Apron\Project\Sections;
@@ -41,6 +43,7 @@ class AppServiceProvider extends ServiceProvider
         CoreData::keepIn($this->app->runningInConsole() ? null : storage_path('framework/core-data'));
         // Nobody waits for years of hours: they are run by the worker, and found where it puts them.
         Reckoned::keepIn($this->app->make(KeptRuns::class));
+        HeatCatalogue::keepIn(new KeptHeats);
         Route::bind(
             'kind',
             fn (string $kind) => app(Sections::class)->ofKind($kind) ??

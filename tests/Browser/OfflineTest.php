@@ -94,7 +94,7 @@ it('works on site without a signal: opened, reloaded, closed, read, photographed
         $browser->open("/p/$demo/site");
         $waiting("=== \"$kept\"", 'what waited to be there still');
         $browser->see('[data-queue]');
-        // Saved as a file, it is brought in at a desk that has a signal; the phone sends it again, and it is there once.
+        // Saved as a file, it is brought in where there is a signal; the phone sends it again, and it is there once.
         $browser->driver->executeScript(
             'const made = URL.createObjectURL; URL.createObjectURL = (blob) => {'.
                 ' blob.text().then((text) => { window.saved = text }); return made.call(URL, blob) }',

@@ -163,7 +163,8 @@ it('refuses what is no BCF, or would read more than itself', function (string $m
  */
 function changedByChance(string $markup): string
 {
-    $odd = ['', ' ', '<', '&', '&#0;', '&#x1F;', "\xff\xfe", '<![CDATA[', ']]>', '-1', '9e999', str_repeat('x', 5000), 'é', '💧'];
+    $odd = ['', ' ', '<', '&', '&#0;', '&#x1F;', "\xff\xfe", '<![CDATA[', ']]>'];
+    array_push($odd, '-1', '9e999', str_repeat('x', 5000), 'é', '💧');
     for ($n = mt_rand(1, 3); $n > 0; $n--) {
         $at = mt_rand(0, strlen($markup));
         $long = mt_rand(0, 60);

@@ -127,7 +127,58 @@ it('makes the joints of a wall, best first, keeps one, and draws its temperature
         ['assembly' => 'w1', 'kind' => 'roof'],
         ['assembly' => 'w1', 'kind' => 'unit', 'frame_u' => 0],
         ['assembly' => 'w1', 'kind' => 'unit', 'inside_c' => 5, 'outside_c' => 5],
+        ['assembly' => 'w1', 'kind' => 'parapet'],
+        ['assembly' => 'w1', 'kind' => 'parapet', 'meets' => 'nowhere'],
     ] as $wrong) {
         $this->postJson("$path/joints", $wrong)->assertStatus(422);
     }
+});
+
+it('makes joints with a roof and with a floor, and counts one in what the building loses', function () {
+    [$project, $consultant] = practice();
+    $this->actingAs($consultant);
+    $path = "/api/projects/$project->id";
+    foreach (['parapet' => 'r1', 'foot' => 'f1'] as $kind => $meets) {
+        $made = $this->postJson("$path/joints", ['assembly' => 'w1'] + compact('kind', 'meets'))->assertOk()->json();
+        expect(count($made))->toBe($kind === 'parapet' ? 3 : 2)->and($made[0]['content']['assembly'])->toBe('w1');
+        $content = ['id' => "cut-$kind"] + $made[0]['content'];
+        $this->putJson("$path/documents/plane-section/cut-$kind", ['revision' => 0, 'content' => $content])
+            ->assertSuccessful();
+        $psi[$kind] = $made[0]['psi_w_mk'];
+    }
+    $heat = fn (): array => $this->getJson("$path/assessment")->json('building');
+    $before = $heat();
+    $building = $this->getJson($path)->json('building.0');
+    $joint = ['kind' => 'parapet', 'between' => ['w1', 'r1']];
+    $content = $building['content'];
+    $content['connections'] = [['joint' => $joint, 'section' => 'cut-parapet'], ...$content['connections'] ?? []];
+    $this->putJson("$path/documents/building/{$building['key']}", [
+        'revision' => $building['revision'],
+        'content' => $content,
+    ])->assertSuccessful();
+    $after = $heat();
+    $of = fn (array $told): array => array_values(array_filter(
+        $told['joints'],
+        fn (array $j): bool => $j['kind'] === 'parapet' && in_array('w1', $j['between'], true),
+    ));
+    expect($of($after))->not->toBe([]);
+    foreach ($of($after) as $n => $now) {
+        expect($now['psi_by'])->toBe('cut-parapet')
+            ->and($now['psi_w_mk'])->toEqualWithDelta($psi['parapet'], 1e-9)
+            ->and($of($before)[$n]['psi_by'])->toBe('class');
+    }
+    $metres = array_sum(array_column($of($after), 'length_m'));
+    $changed = $metres * $psi['parapet'] - array_sum(array_map(
+        fn (array $j): float => $j['length_m'] * $j['psi_w_mk'],
+        $of($before),
+    ));
+    expect($after['heat']['loss_w_k'] - $before['heat']['loss_w_k'])->toEqualWithDelta($changed, 1e-3);
+    // Computed anew with another number, what the building says follows.
+    $section = collect($this->getJson($path)->json('plane_sections'))->firstWhere('key', 'cut-parapet');
+    $section['content']['flanking'][0]['length_mm'] /= 2;
+    $this->putJson("$path/documents/plane-section/cut-parapet", [
+        'revision' => $section['revision'],
+        'content' => $section['content'],
+    ])->assertSuccessful();
+    expect($of($heat())[0]['psi_w_mk'])->toBeGreaterThan($psi['parapet'] + 0.05);
 });

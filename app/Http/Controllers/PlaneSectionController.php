@@ -6,22 +6,21 @@ namespace App\Http\Controllers;
 
 use App\Http\Api;
 use App\Models\Project;
+use App\Project\KeptHeats;
 use App\Project\StoredProject;
 use Apron\Conduction\Made\Buck;
 use Apron\Conduction\Made\Flashing;
 use Apron\Conduction\Made\Joint;
 use Apron\Conduction\Made\JointKind;
+use Apron\Conduction\Made\JointSizes;
 use Apron\Conduction\Made\Stack;
 use Apron\Conduction\Made\Unit;
-use Apron\Conduction\PlaneHeat;
-use Apron\Conduction\PlanePicture;
-use Apron\Conduction\PlaneSection;
 use Apron\Conduction\PlaneSectionFormat;
+use Apron\Conduction\SectionHeat;
 use Apron\Project\Section\AssembliesSection;
 use Apron\Project\Section\PlaneSectionsSection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Cache;
 use Illuminate\Validation\Rule;
 
 class PlaneSectionController
@@ -46,10 +45,7 @@ class PlaneSectionController
         $section = $this->stored->part($project, [$document])->of(PlaneSectionsSection::class)[$key]
             ?? abort(422, 'This section cannot be read any more; its page says why.');
 
-        return new JsonResponse(Cache::rememberForever(
-            'picture '.self::hash($section),
-            fn (): array => PlanePicture::of(new PlaneHeat($section)),
-        ));
+        return new JsonResponse(KeptHeats::picture($section));
     }
 
     /** A joint as Apron makes it of an assembly, in each of the ways that are asked for, with what each loses. */
@@ -80,15 +76,18 @@ class PlaneSectionController
             'slab_mm' => 'numeric|between:20,1000',
             'gauge_mm' => 'numeric|between:0.3,10',
             'flange_mm' => 'numeric|between:0,200',
+            'parapet_mm' => 'numeric|between:50,3000',
+            'edge_mm' => 'numeric|between:0,3000',
+            'meets' => 'nullable|string|max:80',
         ]);
-        $document = $project
-            ->documents()
-            ->where(['kind' => (new AssembliesSection)->kind(), 'key' => $given['assembly']])
-            ->first();
-        abort_if($document === null, 422, "No assembly “{$given['assembly']}” in this project.");
-        $assembly = $this->stored->part($project, [$document])->of(AssembliesSection::class)[$given['assembly']]
-            ?? abort(422, 'This assembly cannot be read any more; its page says why.');
-        abort_if($assembly->reckonedLayers() === [], 422, 'Nothing of this assembly lies inside of its ventilated layer.');
+        $kind = JointKind::from($given['kind']);
+        $wall = $this->stack($project, $given['assembly']);
+        abort_if(
+            $kind->meets() !== null && ! isset($given['meets']),
+            422,
+            "Say which {$kind->meets()?->value} the wall meets there: an assembly of this project.",
+        );
+        $meets = $kind->meets() === null ? null : $this->stack($project, $given['meets']);
         $number = fn (string $name, float $usual): float => (float) ($given[$name] ?? $usual);
         $usual = new Unit;
         $unit = new Unit(
@@ -98,28 +97,36 @@ class PlaneSectionController
             $number('glass_u', $usual->glassU),
             $number('glass_mm', $usual->glassMm),
         );
-        $joint = new Joint(
-            new Stack($assembly),
-            $unit,
-            Buck::from($given['buck'] ?? Buck::Wood->value),
-            Flashing::from($given['flashing'] ?? Flashing::Membrane->value),
-            $number('cover_mm', 40.0),
-            $number('slab_mm', 200.0),
-            $number('gauge_mm', 1.5),
-            $number('flange_mm', 40.0),
+        $sizes = new JointSizes(
+            unit: $unit,
+            buck: Buck::from($given['buck'] ?? Buck::Wood->value),
+            flashing: Flashing::from($given['flashing'] ?? Flashing::Membrane->value),
+            coverMm: $number('cover_mm', 40.0),
+            slabMm: $number('slab_mm', 200.0),
+            gaugeMm: $number('gauge_mm', 1.5),
+            flangeMm: $number('flange_mm', 40.0),
+            parapetMm: $number('parapet_mm', 600.0),
+            edgeMm: $number('edge_mm', 600.0),
         );
+        $joint = new Joint($wall, $sizes, $meets);
+        $called = $wall->assembly->name.($meets === null ? '' : ", {$meets->assembly->name}");
         $rows = [];
-        foreach ($joint->ways(JointKind::from($given['kind'])) as $way => $title) {
-            $section = $joint->made($way, "$title, $assembly->name", $number('inside_c', 20), $number('outside_c', 0));
+        foreach ($joint->ways($kind) as $way => $title) {
+            $section = $joint->made($way, "$title, $called", $number('inside_c', 20), $number('outside_c', 0));
             if ($section === null) {
                 continue;
             }
-            $told = self::told($section);
-            $isUnit = $given['kind'] === JointKind::Unit->value && $told['psi_w_mk'] !== null;
+            $heat = SectionHeat::of($section);
+            $told = [
+                'psi_w_mk' => $heat->psi,
+                'frsi' => $heat->factor,
+                'halving_changes_pct' => $heat->changed === null ? null : 100 * $heat->changed,
+            ];
+            $isUnit = $kind === JointKind::Unit && $told['psi_w_mk'] !== null;
             $rows[] = [
                 'way' => $way,
                 'title' => $title,
-                'content' => PlaneSectionFormat::write($section),
+                'content' => PlaneSectionFormat::write($section) + ['assembly' => $wall->assembly->id],
                 'installed_u_w_m2k' => $isUnit
                     ? $unit->installedU($told['psi_w_mk'], $number('unit_wide_mm', 1230), $number('unit_high_mm', 1480))
                     : null,
@@ -130,32 +137,19 @@ class PlaneSectionController
         return new JsonResponse($rows);
     }
 
-    /**
-     * The same joint is computed once, whoever asks.
-     *
-     * @return array{psi_w_mk: float|null, frsi: float|null, halving_changes_pct: float|null}
-     */
-    private static function told(PlaneSection $section): array
+    private function stack(Project $project, string $key): Stack
     {
-        return Cache::rememberForever('joint '.self::hash($section), function () use ($section): array {
-            $heat = new PlaneHeat($section);
+        $kind = (new AssembliesSection)->kind();
+        $document = $project->documents()->where(['kind' => $kind, 'key' => $key])->first();
+        abort_if($document === null, 422, "No assembly “{$key}” in this project.");
+        $assembly = $this->stored->part($project, [$document])->of(AssembliesSection::class)[$key]
+            ?? abort(422, 'This assembly cannot be read any more; its page says why.');
+        abort_if(
+            $assembly->reckonedLayers() === [],
+            422,
+            "Nothing of “{$assembly->name}” lies inside of its ventilated layer.",
+        );
 
-            return [
-                'psi_w_mk' => $heat->psi(),
-                'frsi' => $heat->factor(),
-                'halving_changes_pct' => $heat->changed === null ? null : 100 * $heat->changed,
-            ];
-        });
-    }
-
-    private static function hash(PlaneSection $section): string
-    {
-        return hash('sha256', serialize([
-            PlaneHeat::ENOUGH,
-            array_map(fn ($block): array => [$block->rect, $block->conductivity], $section->blocks),
-            $section->airs,
-            $section->points,
-            $section->flanking,
-        ]));
+        return new Stack($assembly);
     }
 }

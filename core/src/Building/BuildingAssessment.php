@@ -36,12 +36,11 @@ final readonly class BuildingAssessment
 
     /**
      * @param  array<string, Assembly>  $assemblies  by id
-     * @param  array<string, Proof>  $proofs  by id of the detail
      */
     public function __construct(
         public Envelope $envelope,
         private array $assemblies,
-        array $proofs,
+        private Proofs $proofs,
         bool $asksVapour,
         ?AirTarget $airTarget = null,
     ) {
@@ -83,6 +82,10 @@ final readonly class BuildingAssessment
                     'detail' => $this->threads->detail($joint),
                     'by' => $this->by($joint),
                     'heat_class' => $this->losses->class($joint),
+                    'psi_w_mk' => $this->losses->psi($joint),
+                    'psi_by' => $this->threads->psi($joint) === null
+                        ? 'class'
+                        : $this->threads->psi($joint)->section ?? 'stated',
                     'threads' => array_map(
                         fn (ThreadState $s): string => $s->value,
                         $this->threads->states[$joint->id],
@@ -189,6 +192,7 @@ final readonly class BuildingAssessment
                 ),
                 $this->thin,
             ),
+            ...$this->unproved(),
             ...$this->leaky(),
             ...$this->vapourSides(),
         ];
@@ -301,6 +305,21 @@ final readonly class BuildingAssessment
                 'leakage',
             ),
         ];
+    }
+
+    /** @return list<Finding> sections that are named and say nothing of what a joint loses */
+    private function unproved(): array
+    {
+        $named = array_unique(array_filter(array_map(
+            fn (Connection $connection): ?string => $connection->section,
+            $this->envelope->building->connections,
+        )));
+        $silent = array_filter($named, fn (string $id): bool => ($this->proofs->sections[$id] ?? null)?->psi === null);
+
+        return array_values(array_map(
+            fn (string $id): Finding => self::finding('building.no-psi', Severity::Caution, ['section' => $id], $id),
+            $silent,
+        ));
     }
 
     /** The parts that meet at a joint, as they are called. */

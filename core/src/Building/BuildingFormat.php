@@ -33,6 +33,8 @@ final class BuildingFormat
     /** mm, either way: a mile and more */
     private const FAR = 2e6;
 
+    private const MOST_PSI = 20.0;
+
     private const MOST_CORNERS = 200;
 
     private const MOST_BLOCKS = 200;
@@ -115,7 +117,10 @@ final class BuildingFormat
 
     private static function connection(Node $row): Connection
     {
-        $row->object(['joint', 'detail', 'threads'], ['joint']);
+        $row->object(['joint', 'detail', 'threads', 'section', 'psi_w_mk'], ['joint']);
+        if ($row->has('section') && $row->has('psi_w_mk')) {
+            $row->refuse('a “section” or a “psi_w_mk”', 'both');
+        }
         $joint = $row->get('joint');
         $isOne = $joint->isText();
         $pair = [];
@@ -140,6 +145,8 @@ final class BuildingFormat
             count($pair) === 2 ? [$pair[0], $pair[1]] : null,
             $row->optional('detail')?->id(),
             $claims,
+            $row->optional('section')?->id(),
+            $row->optional('psi_w_mk')?->between(-self::MOST_PSI, self::MOST_PSI, 'W/(m·K)'),
         );
     }
 
@@ -407,6 +414,8 @@ final class BuildingFormat
                 'between' => $connection->between,
             ]),
             'detail' => $connection->detail,
+            'section' => $connection->section,
+            'psi_w_mk' => $connection->psi,
             'threads' => $connection->claims === [] ? null : (object) array_map(
                 fn (Claim $c): array => Written::without(['by' => $c->by->value, 'from' => $c->from, 'to' => $c->to]),
                 $connection->claims,

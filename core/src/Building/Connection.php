@@ -18,6 +18,10 @@ final readonly class Connection
         public ?array $between,
         public ?string $detail,
         public array $claims,
+        /** the section in two dimensions that shows the joint as it is made */
+        public ?string $section = null,
+        /** W/(m·K) that somebody states */
+        public ?float $psi = null,
     ) {
     }
 

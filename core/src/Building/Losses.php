@@ -8,7 +8,8 @@ use Apron\Assembly\Control;
 use Apron\Rules\RuleFigures;
 
 /**
- * What the envelope loses, W/K: its parts by their U, and each joint by its length and the class of its heat layer.
+ * What the envelope loses, W/K: its parts by their U, and each joint by its length and its ψ, or the class of its heat
+ * layer where nobody has computed or stated one.
  * What faces something unheated, or the ground, is counted as though it faced the outside: on the safe side.
  */
 final readonly class Losses
@@ -45,6 +46,10 @@ final readonly class Losses
     /** `continuous`, `thinned` or `bridged`; null where a joint of the kind is no line to be counted. */
     public function class(Joint $joint): ?string
     {
+        $known = $this->threads->psi($joint);
+        if ($known !== null) {
+            return $known->class();
+        }
         $figures = RuleFigures::of('building');
         if ($figures->lists('no_psi', $joint->kind->value)) {
             return null;
@@ -59,9 +64,13 @@ final readonly class Losses
         };
     }
 
-    /** W/(m·K) */
-    private function psi(Joint $joint): float
+    /** W/(m·K): as computed or stated, else by its class */
+    public function psi(Joint $joint): float
     {
+        $known = $this->threads->psi($joint);
+        if ($known !== null) {
+            return $known->psi;
+        }
         $class = $this->class($joint);
 
         return $class === null ? 0.0 : RuleFigures::of('building')->cell('psi_w_mk', $class, 'psi') ?? 0.0;

@@ -25,13 +25,12 @@ final readonly class Threads
 
     /**
      * @param  array<string, Assembly>  $assemblies  by id
-     * @param  array<string, Proof>  $proofs  by id of the detail
      * @param  bool  $asksVapour  whether this climate asks for a vapour layer at all
      */
     public function __construct(
         private Envelope $envelope,
         private array $assemblies,
-        private array $proofs,
+        private Proofs $proofs,
         private bool $asksVapour,
     ) {
         $states = $why = [];
@@ -88,6 +87,23 @@ final readonly class Threads
         }
 
         return $named ?? $joint->detail;
+    }
+
+    /** What is computed or stated of the heat that it adds, by the most particular connection that says it. */
+    public function psi(Joint $joint): ?JointPsi
+    {
+        $said = null;
+        $rank = 0;
+        foreach ($this->connections($joint) as $connection) {
+            $section = $this->proofs->sections[$connection->section ?? ''] ?? null;
+            $psi = $connection->psi ?? $section?->psi;
+            if ($psi !== null && $connection->rank() >= $rank) {
+                $said = new JointPsi($psi, $section === null ? null : $connection->section, $section->isWet ?? false);
+                $rank = $connection->rank();
+            }
+        }
+
+        return $said;
     }
 
     /** Why a thread is broken there; empty where it is not. */
@@ -263,15 +279,16 @@ final readonly class Threads
         return $said;
     }
 
-    /** Null where the detail proves nothing, or there is none; empty where it carries; else why not. */
+    /** Null where its detail and section prove nothing, or there are none; empty where it carries; else why not. */
     private function proof(Joint $joint, Control $control): ?string
     {
-        $proof = $this->proofs[$this->detail($joint) ?? ''] ?? null;
+        $proof = $this->proofs->details[$this->detail($joint) ?? ''] ?? null;
 
         return match ($control) {
             Control::Water => $proof?->water,
             Control::Air => $proof?->air,
-            default => null,
+            Control::Heat => $this->psi($joint)?->proves(),
+            Control::Vapour => null,
         };
     }
 

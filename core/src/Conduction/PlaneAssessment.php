@@ -21,7 +21,7 @@ final readonly class PlaneAssessment implements Assessed
     /** @throws \Apron\Budget\TakesTooLong */
     public function __construct(public PlaneSection $section, private Brief $brief)
     {
-        $this->heat = new PlaneHeat($section);
+        $this->heat = HeatCatalogue::solved($section);
     }
 
     public function findings(): array
@@ -58,14 +58,13 @@ final readonly class PlaneAssessment implements Assessed
         if ($factor === null || $this->brief->climate === null || $this->brief->indoors === null) {
             return [];
         }
-        $asked = fn (float $humidity): SurfaceAsked => SurfaceAsked::below(
-            $humidity,
+        $mould = SurfaceAsked::below(
+            RuleFigures::of('physics')->figure('mould_rh_pct') / 100,
             $this->brief->climate,
             $this->brief->indoors,
         );
-        $mould = $asked(RuleFigures::of('physics')->figure('mould_rh_pct') / 100);
-        $water = $asked(1.0);
-        if ($mould->factor === null || $water->factor === null) {
+        $water = self::dew($this->brief);
+        if ($mould->factor === null || $water?->factor === null) {
             return [];
         }
         // No face is warmer than its room: one that is that damp is told by every wall.
@@ -82,6 +81,22 @@ final readonly class PlaneAssessment implements Assessed
         $dew = $code === 'section.wet' ? ['least' => $water->factor, 'month' => (int) $water->month + 1] : [];
 
         return [$this->finding($code, $severity, $dew + $figures, 'ISO 13788:2012, clause 5')];
+    }
+
+    /** Whether an inside face of that factor is wet with the water of the air, in a month of these. */
+    public static function isWet(?float $factor, Brief $brief): bool
+    {
+        $least = self::dew($brief)?->factor;
+
+        // No face is warmer than its room: where the room itself is as damp as that, it is not the joint's doing.
+        return $factor !== null && $least !== null && $least < 1 && $factor < $least;
+    }
+
+    private static function dew(Brief $brief): ?SurfaceAsked
+    {
+        return $brief->climate === null || $brief->indoors === null
+            ? null
+            : SurfaceAsked::below(1.0, $brief->climate, $brief->indoors);
     }
 
     /** @param  array<string, float|int>  $figures */

@@ -20,6 +20,8 @@ final readonly class PlaneSection
         public array $airs,
         public array $points = [],
         public array $flanking = [],
+        /** the assembly that it is a joint of; null where nobody has said */
+        public ?string $assembly = null,
     ) {
     }
 

@@ -27,7 +27,7 @@ final class PlaneSectionFormat
     /** @throws FileRefused */
     public static function read(Node $node, Materials $materials): PlaneSection
     {
-        $node->object(['id', 'title', 'rects', 'airs', 'points', 'flanking'], ['id', 'rects', 'airs']);
+        $node->object(['id', 'title', 'rects', 'airs', 'points', 'flanking', 'assembly'], ['id', 'rects', 'airs']);
         $blocks = array_map(
             fn (Node $row): Block => self::block($row, $materials),
             $node->get('rects')->items(1, self::MOST_BLOCKS),
@@ -56,6 +56,7 @@ final class PlaneSectionFormat
                 $node->optional('points')?->items(0, self::MOST_POINTS) ?? [],
             ),
             array_map(self::flanking(...), $node->optional('flanking')?->items(0, self::MOST_AIRS) ?? []),
+            $node->optional('assembly')?->id(),
         );
     }
 
@@ -81,6 +82,7 @@ final class PlaneSectionFormat
                 fn (Flanking $part): array => ['u_w_m2k' => $part->u, 'length_mm' => $part->lengthMm],
                 $section->flanking,
             ),
+            'assembly' => $section->assembly,
         ]);
     }
 

@@ -10,7 +10,7 @@ use Apron\Json\CoreData;
 final class Edition
 {
     /** Raised when a rule changes what comes of a project, so that nothing kept from an older rule is shown. */
-    public const RULES = 10;
+    public const RULES = 11;
 
     /**
      * The first digits of a digest of all figures, words apart: a changed figure is another edition without anybody

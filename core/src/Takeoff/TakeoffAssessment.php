@@ -9,6 +9,7 @@ use Apron\Assembly\Assembly;
 use Apron\Building\Envelope;
 use Apron\Building\JointKind;
 use Apron\Building\PartKind;
+use Apron\Building\Proofs;
 use Apron\Building\Threads;
 use Apron\Crew\Rolls;
 use Apron\Detail\Detail;
@@ -174,7 +175,7 @@ final readonly class TakeoffAssessment
                 $places[$part->detail ?? ''][] = $within[$part->id] ?? $part->id;
             }
         }
-        $threads = new Threads($this->envelope, $this->assemblies, [], false);
+        $threads = new Threads($this->envelope, $this->assemblies, new Proofs, false);
         foreach ($this->envelope->joints as $joint) {
             if (in_array($joint->kind, self::ROUND_OPENINGS, true)) {
                 continue;

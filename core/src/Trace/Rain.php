@@ -58,7 +58,7 @@ final class Rain
         $this->number = array_flip(array_map(strval(...), array_keys($layout->detail->facets)));
     }
 
-    /** Lets go of what it has followed so far, which is most of what a detail holds; asked again it is followed again. */
+    /** Lets go of what it has followed so far, which is most of what it holds; asked, it follows again. */
     public function forget(): void
     {
         $this->ways = $this->fates = $this->defence = [];

@@ -1936,6 +1936,10 @@ export interface components {
                     to?: string;
                 };
             };
+            /** @description a row of plane_sections that shows the joint as it is made */
+            section?: string;
+            /** @description W/(m·K) that somebody states, by lengths in the plane of the air control layer; not beside section */
+            psi_w_mk?: number;
         };
         /** @description what is to be done, in what order, on which days */
         Plan: {
@@ -2334,6 +2338,8 @@ export interface components {
                 u_w_m2k: number;
                 length_mm: number;
             }[];
+            /** @description the assembly that it is a joint of; only to find it by */
+            assembly?: string;
         };
         /** @description through time: layers between two steady airs, or an assembly through years of hours */
         Run: {
@@ -2734,6 +2740,9 @@ export interface components {
                     };
                     /** @description assemblies on either side, `opening` for a unit, empty where none is */
                     between: string[];
+                    psi_w_mk: number;
+                    /** @description class, stated, or the section that it was computed in */
+                    psi_by: string;
                 }[];
                 threads: {
                     water: {

@@ -8,6 +8,43 @@ interface Props {
 
 const MARGIN = 24;
 
+/** mm either way of the coldest place: so much is drawn of a section that goes far into the ground. */
+const FAR = 1400;
+
+/** The part of a section that is drawn, as left, right, low and high. */
+function near(all: Bounds, at: { x: number; y: number }): Bounds {
+  const [left, right, low, high] = all;
+  if (right - left <= 4 * FAR && high - low <= 4 * FAR) return all;
+  return [
+    Math.max(left, at.x - FAR),
+    Math.min(right, at.x + FAR),
+    Math.max(low, at.y - FAR),
+    Math.min(high, at.y + FAR),
+  ];
+}
+
+/** Where it is said which side is which: in the largest of the airs of each, as far as it is drawn. */
+function sides(section: PlaneSection, [left, right, low, high]: Bounds, edge: number) {
+  const clipped = section.airs.map(({ rect, inside, temperature_c }) => {
+    const [x0 = 0, y0 = 0, x1 = 0, y1 = 0] = rect;
+    const [l, r] = [Math.max(x0, left - edge), Math.min(x1, right + edge)];
+    const [b, t] = [Math.max(y0, low - edge), Math.min(y1, high + edge)];
+    const side = inside ? 'inside' : 'outside';
+    return {
+      side,
+      words: `${side} ${temperature_c} °C`,
+      at: [(l + r) / 2, (b + t) / 2] as const,
+      size: (r - l) * (t - b),
+    };
+  });
+  return ['inside', 'outside'].flatMap((side) => {
+    const [largest] = clipped.filter((air) => air.side === side).sort((a, b) => b.size - a.size);
+    return largest ? [largest] : [];
+  });
+}
+
+type Bounds = [left: number, right: number, low: number, high: number];
+
 /** Where each line meets the right edge: it is told there how warm it is. */
 function ends({ y_mm, celsius }: PlanePicture, lines: number[]): [number, number][] {
   return lines.flatMap((level): [number, number][] => {
@@ -24,19 +61,23 @@ function ends({ y_mm, celsius }: PlanePicture, lines: number[]): [number, number
 export function Joint2d({ section, picture }: Props) {
   const x = section.rects.flatMap(({ rect }) => [rect[0] ?? 0, rect[2] ?? 0]);
   const y = section.rects.flatMap(({ rect }) => [rect[1] ?? 0, rect[3] ?? 0]);
-  const [left, right, low, high] = [Math.min(...x), Math.max(...x), Math.min(...y), Math.max(...y)];
-  const unit = Math.max(right - left, high - low) / 780;
+  const coldest = picture?.coldest;
+  const [left, right, low, high] = near(
+    [Math.min(...x), Math.max(...x), Math.min(...y), Math.max(...y)],
+    coldest ?? { x: 0, y: 0 },
+  );
+  // Of a drawing that may be so wide and so high, in px.
+  const unit = Math.max((right - left) / 780, (high - low) / 400);
   const box = `${left - MARGIN * unit} ${-high - MARGIN * unit} ${right - left + 2 * MARGIN * unit} ${high - low + 2 * MARGIN * unit}`;
   const warm = picture?.celsius.flat().filter((c): c is number => c !== null) ?? [];
   const lines = warm.length === 0 ? [] : levels(Math.min(...warm), Math.max(...warm));
-  const coldest = picture?.coldest;
   const shade = (conductivity: number | undefined) =>
     conductivity === undefined ? '#fff' : conductivity <= 0.06 ? '#f3ead2' : conductivity >= 10 ? '#39434a' : '#e3e7e6';
   const filled = picture !== undefined;
   return (
     <svg
       viewBox={box}
-      className="block max-h-[420px] w-full"
+      className="block max-h-[420px] w-full overflow-hidden"
       role="img"
       aria-label={`${section.title ?? section.id}, temperatures`}
       data-drawing="joint-2d"
@@ -78,11 +119,13 @@ export function Joint2d({ section, picture }: Props) {
         )}
       </g>
       {filled &&
-        ends(picture, lines).map(([level, at]) => (
-          <text key={level} x={right + 3 * unit} y={-at + 4 * unit} fontSize={10 * unit} fill="var(--color-faint)">
-            {level}
-          </text>
-        ))}
+        ends(picture, lines)
+          .filter(([, at]) => at > low && at < high)
+          .map(([level, at]) => (
+            <text key={level} x={right + 3 * unit} y={-at + 4 * unit} fontSize={10 * unit} fill="var(--color-faint)">
+              {level}
+            </text>
+          ))}
       {coldest && (
         <text
           x={Math.min(coldest.x + 9 * unit, right - 90 * unit)}
@@ -96,12 +139,26 @@ export function Joint2d({ section, picture }: Props) {
           {coldest.temperature.toFixed(1)} °C
         </text>
       )}
-      <text x={left} y={-low + 16 * unit} fontSize={11 * unit} fill="var(--color-faint)">
-        inside
-      </text>
-      <text x={left} y={-high - 8 * unit} fontSize={11 * unit} fill="var(--color-faint)">
-        outside{lines.length > 1 ? ` · lines every ${(lines[1] ?? 0) - (lines[0] ?? 0)} K` : ''}
-      </text>
+      {sides(section, [left, right, low, high], 14 * unit).map(({ words, at }) => (
+        <text
+          key={words}
+          x={at[0]}
+          y={-at[1] + 4 * unit}
+          textAnchor="middle"
+          fontSize={11 * unit}
+          fill="var(--color-faint)"
+          stroke="#fff"
+          strokeWidth={3 * unit}
+          paintOrder="stroke"
+        >
+          {words}
+        </text>
+      ))}
+      {lines.length > 1 && (
+        <text x={left} y={-high - 8 * unit} fontSize={11 * unit} fill="var(--color-faint)">
+          lines every {(lines[1] ?? 0) - (lines[0] ?? 0)} K
+        </text>
+      )}
     </svg>
   );
 }

@@ -1,6 +1,7 @@
+import { LeakCurve } from '../drawing/hours/LeakCurve';
 import { MouldLines } from '../drawing/hours/MouldLines';
 import { WaterYear } from '../drawing/hours/WaterYear';
-import { layerNames, MOULD_LIMIT, mouldRows, runTitle, waterRows } from '../run/words';
+import { layerNames, leakCurves, MOULD_LIMIT, mouldRows, runTitle, waterRows } from '../run/words';
 import type { DerivedRun } from '../api/types';
 import type { Sheet } from './sheet';
 
@@ -32,6 +33,17 @@ export function Hours({ sheet }: { sheet: Sheet }) {
           </p>
         </div>
       ))}
+      {(file.assemblies ?? []).flatMap((assembly) =>
+        leakCurves(
+          assembly,
+          runs.filter((r) => r.assembly === assembly),
+        ).map((points, i) => (
+          <div key={`${assembly.id} ${i}`} className="together border-t border-hair py-2">
+            <h3 className="font-bold">{assembly.name}: how much rain it bears</h3>
+            <LeakCurve points={points} limit={MOULD_LIMIT} />
+          </div>
+        )),
+      )}
     </section>
   );
 }

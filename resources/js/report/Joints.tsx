@@ -14,7 +14,7 @@ export function Joints({ sheet }: { sheet: Sheet }) {
         return (
           <div key={section.id} className="together border-t border-hair py-2">
             <h3 className="font-bold">{section.title ?? section.id}</h3>
-            <Joint2d section={section} picture={undefined} />
+            <Joint2d section={section} picture={sheet.pictures[section.id]} />
             {told && (
               <p>
                 <b>

@@ -6,6 +6,7 @@ import type {
   ProjectFile,
   SequenceSheet,
   SiteSheet,
+  PlanePicture,
   Units,
   ComparedRevisions,
   ContactSheet,
@@ -45,6 +46,8 @@ export interface Sheet {
   assessment: Assessment;
   sequences: SequenceSheet[];
   schedule: Row[];
+  /** temperatures of the sections that were kept, by their ids */
+  pictures: Record<string, PlanePicture>;
   contacts: ContactSheet;
   others: ForOthers;
   site: SiteSheet;

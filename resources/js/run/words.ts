@@ -73,3 +73,29 @@ export const waterRows = (run: DerivedRun, names: string[]) =>
       },
     ];
   });
+
+/** Rain is let in onto the water plane, or onto the middle of the wall where none is marked. */
+export const leakPlane = (assembly: Assembly | undefined) =>
+  assembly?.layers.find((l) => l.controls?.includes('water')) ?? assembly?.layers[1];
+
+export interface LeakPoint {
+  share: number;
+  index: number;
+}
+
+/**
+ * What rain a wall bears: the worst mould index by the share that gets in, a curve for each set of runs that differ in
+ * nothing else.
+ */
+export function leakCurves(assembly: Assembly | undefined, rows: { run: Run; told: DerivedRun }[]): LeakPoint[][] {
+  const plane = leakPlane(assembly)?.id;
+  const alike = new Map<string, LeakPoint[]>();
+  for (const { run, told } of rows) {
+    if (!run.leak || run.leak.layer !== plane || told.interfaces.length === 0) continue;
+    const { years, facing_deg, initial_rh_pct, air } = run;
+    const key = JSON.stringify([years ?? 1, facing_deg, initial_rh_pct, air]);
+    const index = Math.max(...mouldRows(assembly, told).map((i) => i.most));
+    alike.set(key, [...(alike.get(key) ?? []), { share: run.leak.share, index }]);
+  }
+  return [...alike.values()].filter((points) => points.length > 1);
+}

@@ -8,6 +8,7 @@ use Apron\Building\Drawn\Elevations;
 use Apron\Building\Drawn\LevelCut;
 use Apron\Building\Drawn\UprightCut;
 use Apron\Building\Envelope;
+use Apron\Building\Proofs;
 use Apron\Building\Threads;
 use Apron\Building\Walk;
 
@@ -16,7 +17,7 @@ require_once __DIR__.'/Boxes.php';
 /** @return list<Cut> */
 function cutsOf(Envelope $envelope): array
 {
-    return Cuts::of($envelope, new Threads($envelope, [], [], true));
+    return Cuts::of($envelope, new Threads($envelope, [], new Proofs, true));
 }
 
 /** Where lines of a cut end that no other goes on from: none, for what bounds a space goes right round it. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Apron\Conduction\Made;
 
+use Apron\Rules\RuleFigures;
+
 /** What lines the rough opening and carries the unit. */
 enum Buck: string
 {
@@ -11,13 +13,13 @@ enum Buck: string
     case Wood = 'wood';
     case Insulating = 'insulating';
 
-    /** W/(m·K): softwood by ISO 10456 (from memory); structural foam is common practice */
+    /** W/(m·K) */
     public function conductivity(): ?float
     {
         return match ($this) {
             self::None => null,
-            self::Wood => 0.13,
-            self::Insulating => 0.04,
+            self::Wood => RuleFigures::of('joints')->figure('wood_w_mk'),
+            self::Insulating => RuleFigures::of('joints')->figure('insulating_buck_w_mk'),
         };
     }
 }

@@ -9,17 +9,19 @@ use Apron\Conduction\Block;
 use Apron\Conduction\Flanking;
 use Apron\Conduction\PlaneSection;
 use Apron\Conduction\Rect;
+use Apron\Rules\RuleFigures;
 
 /**
- * Where a wall turns at right angles, by its outer sizes: the lengths that lose by U are those of the outer faces, so
- * that ψ of a corner is less than nothing (ISO 14683, external dimensions).
+ * Where a wall turns at right angles, cut level. The lengths that lose by U are those in the plane of the layer that
+ * carries air, in which a building is measured: with the insulation outside of it an outside corner loses more than
+ * they do, and an inside corner less.
  */
 final readonly class CornerSection
 {
-    private const WALL_MM = 1000.0;
-
     public function __construct(
         private Stack $wall,
+        /** seen from outside, the wall turns in */
+        private bool $turnsIn = false,
         /** W/(m·K) of what is built into the corner as deep as what bears; null for its layers going round */
         private ?float $backing = null,
     ) {
@@ -28,23 +30,44 @@ final readonly class CornerSection
     public function made(string $id, string $title, float $inside, float $outside): PlaneSection
     {
         $t = $this->wall->thick;
-        $long = $t + self::WALL_MM;
+        $long = $t + RuleFigures::of('joints')->figure('wall_mm');
         $blocks = [];
-        // Layer after layer from the outside: each goes round outside of the next.
-        foreach (array_reverse($this->wall->layers) as [$from, $to, $conductivity]) {
-            $blocks[] = new Block(new Rect($t - $to, $t - $to, $long, $t - $from), $conductivity);
-            $blocks[] = new Block(new Rect($t - $to, $t - $to, $t - $from, $long), $conductivity);
+        // Layer after layer from the longer face: each goes round beyond the next.
+        foreach ($this->fromTheLongerFace() as [$from, $to, $conductivity]) {
+            $blocks[] = new Block(new Rect($from, $from, $long, $to), $conductivity);
+            $blocks[] = new Block(new Rect($from, $from, $to, $long), $conductivity);
         }
         if ($this->backing !== null) {
-            $bears = $t - $this->wall->sheathing();
-            $blocks[] = new Block(new Rect($bears, $bears, $t, $t), $this->backing);
+            $bears = $this->turnsIn ? $this->wall->sheathing() : $t - $this->wall->sheathing();
+            $blocks[] = new Block(
+                $this->turnsIn ? new Rect(0.0, 0.0, $bears, $bears) : new Rect($bears, $bears, $t, $t),
+                $this->backing,
+            );
         }
         [$rsi, $rse] = [$this->wall->assembly->rsi(), $this->wall->assembly->rse()];
+        [$near, $nearR, $far, $farR] = $this->turnsIn
+            ? [$outside, $rse, $inside, $rsi]
+            : [$inside, $rsi, $outside, $rse];
+        $plane = $this->turnsIn ? $this->wall->airPlane() : $t - $this->wall->airPlane();
+        $beside = new Flanking($this->wall->u(), $long - $plane);
 
         return new PlaneSection($id, $title, $blocks, [
-            new AirBeside(new Rect($t, $t, $long, $long), $inside, $rsi, true),
-            new AirBeside(new Rect(-100.0, -100.0, $long, 0.0), $outside, $rse, false),
-            new AirBeside(new Rect(-100.0, -100.0, 0.0, $long), $outside, $rse, false),
-        ], [], [new Flanking($this->wall->u(), $long), new Flanking($this->wall->u(), $long)]);
+            new AirBeside(new Rect($t, $t, $long, $long), $near, $nearR, ! $this->turnsIn),
+            new AirBeside(new Rect(-100.0, -100.0, $long, 0.0), $far, $farR, $this->turnsIn),
+            new AirBeside(new Rect(-100.0, -100.0, 0.0, $long), $far, $farR, $this->turnsIn),
+        ], [], [$beside, $beside]);
+    }
+
+    /** @return non-empty-list<array{float, float, float}> mm from the longer face, to where, W/(m·K) */
+    private function fromTheLongerFace(): array
+    {
+        $t = $this->wall->thick;
+
+        return $this->turnsIn
+            ? $this->wall->layers
+            : array_map(
+                fn (array $layer): array => [$t - $layer[1], $t - $layer[0], $layer[2]],
+                array_reverse($this->wall->layers),
+            );
     }
 }

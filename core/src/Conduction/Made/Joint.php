@@ -18,19 +18,9 @@ final readonly class Joint
 
     private const COVERED = ' covered';
 
-    /** W/(m·K): softwood built into a corner */
-    private const WOOD = 0.13;
-
-    public function __construct(
-        private Stack $wall,
-        private Unit $unit,
-        private Buck $buck,
-        private Flashing $flashing,
-        private float $coverMm,
-        private float $slabMm,
-        private float $gaugeMm,
-        private float $flangeMm,
-    ) {
+    /** @param  Stack|null  $meets  the roof or the floor that the wall meets; null where it meets none */
+    public function __construct(private Stack $wall, private JointSizes $sizes, private ?Stack $meets = null)
+    {
     }
 
     /** @return array<string, string> title by name */
@@ -49,11 +39,25 @@ final readonly class Joint
                 'corner' => 'outside corner, layers round it',
                 'corner backed' => 'outside corner, wood behind it',
             ],
+            JointKind::InsideCorner => [
+                'inside corner' => 'inside corner, layers round it',
+                'inside corner backed' => 'inside corner, wood behind it',
+            ],
             JointKind::Slab => [
                 'slab' => 'floor as far as the insulation',
                 'slab through' => 'floor through the insulation',
             ],
             JointKind::Girt => ['girt' => 'steel girt through the insulation'],
+            JointKind::Stud => ['stud' => 'a stud of the wall'],
+            JointKind::Parapet => [
+                ParapetWay::Bare->value => 'parapet, what bears the wall goes up',
+                ParapetWay::Wrapped->value => 'parapet, insulation up its back and over it',
+                ParapetWay::OnInsulation->value => 'parapet on the insulation of the roof',
+            ],
+            JointKind::Foot => [
+                'foot' => 'foot of the wall, its insulation to the ground',
+                'foot deeper' => 'foot of the wall, its insulation on below the ground',
+            ],
         };
     }
 
@@ -67,16 +71,35 @@ final readonly class Joint
      */
     public function made(string $way, string $title, float $inside, float $outside): ?PlaneSection
     {
+        $sizes = $this->sizes;
+        $wood = Buck::Wood->conductivity();
         $made = match ($way) {
             'corner' => new CornerSection($this->wall),
-            'corner backed' => new CornerSection($this->wall, self::WOOD),
-            'slab' => ThroughSection::slab($this->wall, $this->slabMm, false),
-            'slab through' => ThroughSection::slab($this->wall, $this->slabMm, true),
-            'girt' => ThroughSection::girt($this->wall, $this->gaugeMm, $this->flangeMm),
-            default => $this->unit($way),
+            'corner backed' => new CornerSection($this->wall, false, $wood),
+            'inside corner' => new CornerSection($this->wall, true),
+            'inside corner backed' => new CornerSection($this->wall, true, $wood),
+            'slab' => ThroughSection::slab($this->wall, $sizes->slabMm, false),
+            'slab through' => ThroughSection::slab($this->wall, $sizes->slabMm, true),
+            'girt' => ThroughSection::girt($this->wall, $sizes->gaugeMm, $sizes->flangeMm),
+            'stud' => ThroughSection::stud($this->wall),
+            'foot' => $this->foot(0.0),
+            'foot deeper' => $this->foot($sizes->edgeMm),
+            default => $this->parapet(ParapetWay::tryFrom($way)) ?? $this->unit($way),
         };
 
         return $made?->made('s', $title, $inside, $outside);
+    }
+
+    private function parapet(?ParapetWay $way): ?ParapetSection
+    {
+        return $way === null || $this->meets === null
+            ? null
+            : new ParapetSection($this->wall, $this->meets, $way, $this->sizes->parapetMm, $this->sizes->coverMm);
+    }
+
+    private function foot(float $edgeMm): ?FootSection
+    {
+        return $this->meets === null ? null : new FootSection($this->wall, $this->meets, $edgeMm);
     }
 
     private function unit(string $way): ?UnitSection
@@ -90,11 +113,11 @@ final readonly class Joint
 
         return new UnitSection(
             $this->wall,
-            $this->unit,
+            $this->sizes->unit,
             $place,
-            $this->buck,
-            $isCovered ? $this->coverMm : 0.0,
-            $this->flashing,
+            $this->sizes->buck,
+            $isCovered ? $this->sizes->coverMm : 0.0,
+            $this->sizes->flashing,
         );
     }
 }

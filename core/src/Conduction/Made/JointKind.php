@@ -4,11 +4,27 @@ declare(strict_types=1);
 
 namespace Apron\Conduction\Made;
 
+use Apron\Assembly\AssemblyKind;
+
 /** Joints that Apron makes of an assembly. */
 enum JointKind: string
 {
     case Unit = 'unit';
     case Corner = 'corner';
+    case InsideCorner = 'inside-corner';
     case Slab = 'slab';
     case Girt = 'girt';
+    case Stud = 'stud';
+    case Parapet = 'parapet';
+    case Foot = 'foot';
+
+    /** What the wall meets there; null for nothing but itself. */
+    public function meets(): ?AssemblyKind
+    {
+        return match ($this) {
+            self::Parapet => AssemblyKind::Roof,
+            self::Foot => AssemblyKind::Floor,
+            default => null,
+        };
+    }
 }

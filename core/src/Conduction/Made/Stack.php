@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Apron\Conduction\Made;
 
 use Apron\Assembly\Assembly;
+use Apron\Assembly\Control;
+use Apron\Assembly\Layer;
 use Apron\Conduction\Block;
 use Apron\Conduction\Rect;
 
@@ -72,6 +74,33 @@ final readonly class Stack
         }
 
         return $found;
+    }
+
+    /**
+     * mm: the outer face of the layer that carries air, in whose plane a building is measured; the outer face of all
+     * where none does
+     */
+    public function airPlane(): float
+    {
+        foreach ($this->assembly->reckonedLayers() as $n => $layer) {
+            if (in_array(Control::Air, $layer->controls, true)) {
+                return $this->layers[$n][1];
+            }
+        }
+
+        return $this->thick;
+    }
+
+    /** @return array{float, float, Layer}|null mm from, mm to: the first layer with framing through it */
+    public function framed(): ?array
+    {
+        foreach ($this->assembly->reckonedLayers() as $n => $layer) {
+            if ($layer->framing !== null) {
+                return [$this->layers[$n][0], $this->layers[$n][1], $layer];
+            }
+        }
+
+        return null;
     }
 
     /** mm: the outer face of what bears, on which the outer insulation lies; its inner face where there is none */

@@ -4,17 +4,11 @@ declare(strict_types=1);
 
 namespace Apron\Conduction\Made;
 
+use Apron\Rules\RuleFigures;
+
 /** A unit as its data sheet states it: frame and glass as blocks that lose what they are stated to lose. */
 final readonly class Unit
 {
-    /** mm of glass that are drawn beside the frame: ISO 10077-2 asks for 190 */
-    public const GLASS_MM = 190.0;
-
-    /** m²K/W: air on an upright face, inside and outside (ISO 10077-2, annex E, from memory) */
-    public const RSI = 0.13;
-
-    public const RSE = 0.04;
-
     public function __construct(
         /** W/(m²K) */
         public float $frameU = 1.4,
@@ -54,6 +48,9 @@ final readonly class Unit
 
     private static function block(float $deepMm, float $u): float
     {
-        return $deepMm / 1000 / max(1e-3, 1 / $u - self::RSI - self::RSE);
+        $figures = RuleFigures::of('joints');
+        $airs = $figures->figure('unit_rsi_m2k_w') + $figures->figure('unit_rse_m2k_w');
+
+        return $deepMm / 1000 / max(1e-3, 1 / $u - $airs);
     }
 }

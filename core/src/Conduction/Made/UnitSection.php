@@ -10,6 +10,7 @@ use Apron\Conduction\Flanking;
 use Apron\Conduction\PlaneHeat;
 use Apron\Conduction\PlaneSection;
 use Apron\Conduction\Rect;
+use Apron\Rules\RuleFigures;
 
 /**
  * The jamb of a unit in a wall, cut level: wall to the right, unit to the left, inside below. ψ of the installation is
@@ -17,21 +18,6 @@ use Apron\Conduction\Rect;
  */
 final readonly class UnitSection
 {
-    /** mm of wall beside the joint: beyond it nothing of the joint is felt (ISO 10211, 5.2.2: 1 m) */
-    private const WALL_MM = 1000.0;
-
-    /** mm of foam between frame and rough opening, W/(m·K) */
-    private const GAP_MM = 10.0;
-
-    private const FOAM = 0.035;
-
-    private const BUCK_MM = 38.0;
-
-    /** mm, W/(m·K): board that lines the reveal inside */
-    private const LINING_MM = 12.5;
-
-    private const LINING = 0.25;
-
     public function __construct(
         private Stack $wall,
         private Unit $unit,
@@ -57,17 +43,20 @@ final readonly class UnitSection
             return null;
         }
         $alone = $this->alone($outer);
-        $beside = $this->unit->frameWideMm + Unit::GLASS_MM;
+        $beside = $this->unit->frameWideMm + self::of('glass_mm');
         $lost = (new PlaneHeat(new PlaneSection($id, $title, $alone, $this->airs($outer, $inside, $outside, false))))
             ->coupling();
 
         return new PlaneSection(
             $id,
             $title,
-            [...$this->wall->blocks(0.0, self::WALL_MM), ...$alone, ...$this->joint($outer)],
+            [...$this->wall->blocks(0.0, self::of('wall_mm')), ...$alone, ...$this->joint($outer)],
             $this->airs($outer, $inside, $outside, true),
             [],
-            [new Flanking($this->wall->u(), self::WALL_MM), new Flanking((float) $lost / ($beside / 1000), $beside)],
+            [
+                new Flanking($this->wall->u(), self::of('wall_mm')),
+                new Flanking((float) $lost / ($beside / 1000), $beside),
+            ],
         );
     }
 
@@ -76,13 +65,13 @@ final readonly class UnitSection
     {
         $inner = $outer - $this->unit->frameDeepMm;
         $middle = 0.5 * ($outer + $inner);
-        $edge = -self::GAP_MM - $this->unit->frameWideMm;
+        $edge = -self::of('gap_mm') - $this->unit->frameWideMm;
         $half = $this->unit->glassMm / 2;
 
         return [
-            new Block(new Rect($edge, $inner, -self::GAP_MM, $outer), $this->unit->frameConductivity()),
+            new Block(new Rect($edge, $inner, -self::of('gap_mm'), $outer), $this->unit->frameConductivity()),
             new Block(
-                new Rect($edge - Unit::GLASS_MM, $middle - $half, $edge, $middle + $half),
+                new Rect($edge - self::of('glass_mm'), $middle - $half, $edge, $middle + $half),
                 $this->unit->glassConductivity(),
             ),
         ];
@@ -97,15 +86,15 @@ final readonly class UnitSection
         $conductivity = $this->buck->conductivity();
         if ($conductivity !== null) {
             // As deep as what bears, and out to the unit where that sits further out.
-            $blocks[] = new Block(new Rect(0.0, 0.0, self::BUCK_MM, max($bears, $outer)), $conductivity);
+            $blocks[] = new Block(new Rect(0.0, 0.0, self::of('buck_mm'), max($bears, $outer)), $conductivity);
         }
-        $blocks[] = new Block(new Rect(-self::GAP_MM, $inner, 0.0, $outer), self::FOAM);
-        if ($inner > self::LINING_MM) {
-            $blocks[] = new Block(new Rect(-self::LINING_MM, 0.0, 0.0, $inner), self::LINING);
+        $blocks[] = new Block(new Rect(-self::of('gap_mm'), $inner, 0.0, $outer), self::of('foam_w_mk'));
+        if ($inner > self::of('lining_mm')) {
+            $blocks[] = new Block(new Rect(-self::of('lining_mm'), 0.0, 0.0, $inner), self::of('lining_w_mk'));
         }
         $insulation = $this->wall->insulation();
         if ($insulation !== null && $this->coverMm > 0 && $outer < $this->wall->thick) {
-            $over = min($this->coverMm + self::GAP_MM, self::GAP_MM + $this->unit->frameWideMm - 5);
+            $over = min($this->coverMm + self::of('gap_mm'), self::of('gap_mm') + $this->unit->frameWideMm - 5);
             $blocks[] = new Block(new Rect(-$over, $outer, 0.0, $this->wall->thick), $insulation[2]);
         }
         [$thick, $sheet] = $this->flashing->sheet();
@@ -121,25 +110,35 @@ final readonly class UnitSection
     private function airs(float $outer, float $inside, float $outside, bool $withWall): array
     {
         $middle = $outer - $this->unit->frameDeepMm / 2;
-        $far = -self::GAP_MM - $this->unit->frameWideMm - Unit::GLASS_MM;
+        $far = -self::of('gap_mm') - $this->unit->frameWideMm - self::of('glass_mm');
         // Alone, nothing flows through the side of its frame.
-        $side = $withWall ? 0.0 : -self::GAP_MM;
+        $side = $withWall ? 0.0 : -self::of('gap_mm');
         $unit = [
-            new AirBeside(new Rect($far, -100.0, $side, $middle), $inside, Unit::RSI, true),
-            new AirBeside(new Rect($far, $middle, $side, $this->wall->thick + 100), $outside, Unit::RSE, false),
+            new AirBeside(new Rect($far, -100.0, $side, $middle), $inside, self::of('unit_rsi_m2k_w'), true),
+            new AirBeside(
+                new Rect($far, $middle, $side, $this->wall->thick + 100),
+                $outside,
+                self::of('unit_rse_m2k_w'),
+                false,
+            ),
         ];
         $rsi = $this->wall->assembly->rsi();
         $rse = $this->wall->assembly->rse();
 
         return $withWall ? [
             ...$unit,
-            new AirBeside(new Rect(0.0, -100.0, self::WALL_MM, 0.0), $inside, $rsi, true),
+            new AirBeside(new Rect(0.0, -100.0, self::of('wall_mm'), 0.0), $inside, $rsi, true),
             new AirBeside(
-                new Rect(0.0, $this->wall->thick, self::WALL_MM, $this->wall->thick + 100),
+                new Rect(0.0, $this->wall->thick, self::of('wall_mm'), $this->wall->thick + 100),
                 $outside,
                 $rse,
                 false,
             ),
         ] : $unit;
+    }
+
+    private static function of(string $figure): float
+    {
+        return RuleFigures::of('joints')->figure($figure);
     }
 }

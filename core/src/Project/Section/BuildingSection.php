@@ -10,7 +10,11 @@ use Apron\Building\BuildingFormat;
 use Apron\Building\Envelope;
 use Apron\Building\JointKind;
 use Apron\Building\Proof;
+use Apron\Building\Proofs;
+use Apron\Building\SectionProof;
 use Apron\Climate\ClimateZone;
+use Apron\Conduction\PlaneAssessment;
+use Apron\Conduction\SectionHeat;
 use Apron\Crew\FramersList;
 use Apron\Detail\Detail;
 use Apron\Json\Node;
@@ -181,18 +185,29 @@ final class BuildingSection extends OneSection
         return $named;
     }
 
-    /** @return array<string, Proof> what the details that are named prove, by id */
-    private static function proofs(Project $project): array
+    /** What the details and sections that are named prove. */
+    private static function proofs(Project $project): Proofs
     {
-        $proofs = [];
+        $proofs = $sections = [];
         foreach (array_keys(self::named($project)) as $id) {
             $detail = $project->detail((string) $id);
             if ($detail !== null && $detail->pieces !== []) {
                 $proofs[(string) $id] = self::proof($detail, School::of($project->brief->schools));
             }
         }
+        $known = $project->of(PlaneSectionsSection::class);
+        foreach ($project->of(self::class)->connections ?? [] as $connection) {
+            $section = $known[$connection->section ?? ''] ?? null;
+            if ($section !== null) {
+                $heat = SectionHeat::of($section);
+                $sections[$section->id] = new SectionProof(
+                    $heat->psi,
+                    PlaneAssessment::isWet($heat->factor, $project->brief),
+                );
+            }
+        }
 
-        return $proofs;
+        return new Proofs($proofs, $sections);
     }
 
     /** Water by the rain on it, air by its air line, where it has a unit. */
@@ -227,7 +242,7 @@ final class BuildingSection extends OneSection
 
     public function standsOn(\stdClass $content): array
     {
-        $named = ['wall', 'foundation', 'roof', 'slab', 'soffit', 'floor', 'assembly', 'opening', 'detail'];
+        $named = ['wall', 'foundation', 'roof', 'slab', 'soffit', 'floor', 'assembly', 'opening', 'detail', 'section'];
         $leaves = json_decode((string) json_encode($content), true);
         $ids = [];
         if (is_array($leaves)) {

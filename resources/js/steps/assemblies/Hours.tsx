@@ -18,7 +18,16 @@ import { useDraft } from '../../ui/useDraft';
 import { useKeys } from '../../ui/keys';
 import starts from '../../../../core/data/starts.json';
 import { RunForm } from './RunForm';
-import { MOULD_LIMIT, faceRows, layerNames, mouldRows, runTitle, waterRows } from '../../run/words';
+import {
+  MOULD_LIMIT,
+  faceRows,
+  layerNames,
+  leakCurves,
+  leakPlane,
+  mouldRows,
+  runTitle,
+  waterRows,
+} from '../../run/words';
 
 const UNDER_WAY = ['queued', 'running'];
 
@@ -76,15 +85,14 @@ export default function Hours() {
     },
   });
   const run = runs.find((d) => d.key === chosen) ?? runs.at(-1);
-  // Rain is let in onto the water plane, or onto the middle of the wall where none is marked.
-  const plane = assembly?.layers.find((l) => l.controls?.includes('water')) ?? assembly?.layers[1];
-  const curve = runs
-    .filter((d) => d.content.leak?.layer === plane?.id)
-    .flatMap((d) => {
+  const plane = leakPlane(assembly);
+  const curves = leakCurves(
+    assembly,
+    runs.flatMap((d) => {
       const r = told.get(d.key);
-      if (!r || r.interfaces.length === 0) return [];
-      return [{ share: d.content.leak?.share ?? 0, index: Math.max(...mouldRows(assembly, r).map((i) => i.most)) }];
-    });
+      return r ? [{ run: d.content, told: r }] : [];
+    }),
+  );
   const head = (
     <>
       <p className="text-[12px]">
@@ -282,12 +290,10 @@ function OneRun({ run, assembly, mayEdit, head, curve, stand, why, derived, star
             <Film picture={picture.data} names={names} />
           </>
         )}
-        {curve.length > 1 && (
-          <>
-            <h2 className="pt-3 pb-1 font-bold">How much rain it bears</h2>
-            <LeakCurve points={curve} limit={MOULD_LIMIT} />
-          </>
-        )}
+        {curves.length > 0 && <h2 className="pt-3 pb-1 font-bold">How much rain it bears</h2>}
+        {curves.map((points, i) => (
+          <LeakCurve key={i} points={points} limit={MOULD_LIMIT} />
+        ))}
       </div>
     </Frame>
   );

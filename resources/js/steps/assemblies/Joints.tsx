@@ -12,7 +12,8 @@ import { Frame } from '../../ui/Frame';
 import { freeId } from '../../ui/freeId';
 import { useKeys } from '../../ui/keys';
 import { TypedNumber } from '../../ui/Typed';
-import { FIELDS, KINDS, STARTS, type JointKind } from './joints';
+import { CountsAt } from './CountsAt';
+import { FIELDS, KINDS, MEETS, NONE, STARTS, type JointKind } from './joints';
 
 /** Joints of an assembly cut through, each way of making them beside the others. */
 export default function Joints() {
@@ -27,16 +28,27 @@ export default function Joints() {
   const [shown, setShown] = useState<string | null>(null);
   const mayEdit = documents?.may_edit ?? false;
   const assembly = documents?.assemblies.find((d) => d.key === key)?.content;
+  const [met, setMet] = useState<string | null>(null);
+  const others = (documents?.assemblies ?? []).filter((d) => d.content.kind === MEETS[kind]);
+  const meets = MEETS[kind] === undefined ? undefined : (met ?? others[0]?.key);
   const made = useMutation({
     mutationFn: () =>
-      post(address('/api/projects/{project}/joints', { project }), { assembly: key, kind, buck, flashing, ...said }),
+      post(address('/api/projects/{project}/joints', { project }), {
+        assembly: key,
+        kind,
+        buck,
+        flashing,
+        ...(meets === undefined ? {} : { meets }),
+        ...said,
+      }),
   });
-  const sections = (documents?.plane_sections ?? []).filter((d) => d.broken === null);
+  const all = (documents?.plane_sections ?? []).filter((d) => d.broken === null);
+  const sections = all.filter((d) => (d.content.assembly ?? key) === key);
   const keep = useMutation({
     mutationFn: (joint: MadeJoint) =>
       createDocument(
         project,
-        sections.map((d) => d.key),
+        all.map((d) => d.key),
         (ids) => freeId(ids, 'cut'),
         (id) => Promise.resolve({ kind: 'plane-section', content: { ...joint.content, id } }),
       ),
@@ -75,14 +87,16 @@ export default function Joints() {
                   ))}
                 </dl>
               )}
+              <CountsAt section={doc.key} assembly={key} mayEdit={mayEdit} />
               <FindingList
                 findings={(assessment?.findings ?? []).filter((f) => f.subject === `plane_sections/${doc.key}`)}
               />
             </section>
           )}
           <p className="mt-2 border-t border-hair pt-2 text-[11px] text-faint">
-            By ISO 10211. Frame and glass are blocks that lose what their data sheet states; studs and fasteners are not
-            in the cut. Computed, not approved.
+            By ISO 10211; ψ by lengths in the plane of the layer that carries air. Frame and glass are blocks that lose
+            what their data sheet states; studs and fasteners are not in the cut. Clips and screws are points: they take
+            three dimensions and are not computed here. Computed, not approved.
           </p>
         </>
       }
@@ -112,6 +126,9 @@ export default function Joints() {
               ))}
             </select>
           </label>
+          {MEETS[kind] !== undefined && others.length === 0 && (
+            <p className="self-end text-caution">This project has no {MEETS[kind]} that it could meet.</p>
+          )}
           {FIELDS[kind].map(([name, label, least, most]) => (
             <TypedNumber
               key={name}
@@ -120,6 +137,18 @@ export default function Joints() {
               put={(value) => setSaid((before) => ({ ...before, [name]: value ?? STARTS[name] }))}
             />
           ))}
+          {meets !== undefined && (
+            <label className="text-[12px]">
+              on or under
+              <select className="block" value={meets} onChange={(e) => setMet(e.target.value)} data-meets>
+                {others.map((d) => (
+                  <option key={d.key} value={d.key}>
+                    {d.content.name}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
           {kind === 'unit' && (
             <>
               <label className="text-[12px]">
@@ -180,7 +209,7 @@ export default function Joints() {
               ))}
               {made.data.length === 0 && (
                 <tr>
-                  <td colSpan={4}>This wall has no such place: the frame is deeper than there is room for.</td>
+                  <td colSpan={4}>{NONE[kind] ?? 'This wall has no such joint.'}</td>
                 </tr>
               )}
             </tbody>

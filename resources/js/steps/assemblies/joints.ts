@@ -3,8 +3,12 @@ import data from '../../../../core/data/starts.json';
 export const KINDS = {
   unit: 'a unit and its jamb',
   corner: 'an outside corner',
+  'inside-corner': 'an inside corner',
   slab: 'the edge of a floor',
   girt: 'a girt',
+  stud: 'a stud',
+  parapet: 'a parapet',
+  foot: 'its foot on the ground',
 } as const;
 
 export type JointKind = keyof typeof KINDS;
@@ -21,6 +25,8 @@ export type JointField =
   | 'slab_mm'
   | 'gauge_mm'
   | 'flange_mm'
+  | 'parapet_mm'
+  | 'edge_mm'
   | 'inside_c'
   | 'outside_c';
 
@@ -48,6 +54,24 @@ export const FIELDS: Record<JointKind, Field[]> = {
     ...AIRS,
   ],
   corner: AIRS,
+  'inside-corner': AIRS,
+  stud: AIRS,
+  parapet: [
+    ['parapet_mm', 'parapet over the roof, mm', 50, 3000],
+    ['cover_mm', 'insulation round it, mm', 0, 200],
+    ...AIRS,
+  ],
+  foot: [['edge_mm', 'insulation below the ground, mm', 0, 3000], ...AIRS],
   slab: [['slab_mm', 'floor thick, mm', 20, 1000], ...AIRS],
   girt: [['gauge_mm', 'sheet, mm', 0.3, 10], ['flange_mm', 'flange, mm', 0, 200], ...AIRS],
+};
+
+/** Which assemblies a wall may meet at a joint of that kind. */
+export const MEETS: Partial<Record<JointKind, string>> = { parapet: 'roof', foot: 'floor' };
+
+/** Why a wall has none of them. */
+export const NONE: Partial<Record<JointKind, string>> = {
+  unit: 'This wall has no such place: the frame is deeper than there is room for.',
+  girt: 'This wall has no insulation outside for a girt to go through.',
+  stud: 'This wall has no framed layer.',
 };

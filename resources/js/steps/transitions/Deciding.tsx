@@ -1,21 +1,21 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useDocuments, useMaterials, useProjectId } from '../../api/hooks';
+import { useAssessment, useDocuments, useMaterials, useProjectId } from '../../api/hooks';
 import type { Building, Control, DerivedBuilding } from '../../api/types';
+import { saidOf, sidesOf, withSaid, type Connection, type Joint, type Of, type Said } from '../../building/connections';
 import { jointName } from '../../building/names';
 import { show } from '../../quantity/show';
 import { THREADS } from '../../ui/threads';
+import { TypedNumber } from '../../ui/Typed';
 import { useUnits } from '../../ui/units';
 import { BY, KINDS, STATES } from '../../building/words';
 
-type Connection = NonNullable<Building['connections']>[number];
 type Threads = NonNullable<Connection['threads']>;
-type Joint = DerivedBuilding['joints'][number];
 
 interface Props {
   building: Building;
   derived: DerivedBuilding;
-  kind: string;
+  kind: Joint['kind'];
   joint: string | null;
   choose: (joint: string | null) => void;
   mayEdit: boolean;
@@ -23,19 +23,6 @@ interface Props {
   name: (part: string) => string;
   /** where on the way round it is */
   walked: { at: number; of: number; thread: Control | null } | null;
-}
-
-/** What is decided of: one joint, all of a kind between two assemblies, or all of a kind. */
-interface Of {
-  kind: string;
-  joint: string | null;
-  between: [string, string] | null;
-}
-
-function isOf({ joint }: Connection, of: Of): boolean {
-  if (typeof joint === 'string') return joint === of.joint;
-  if (of.joint !== null || joint.kind !== of.kind) return false;
-  return [...(joint.between ?? [])].sort().join() === [...(of.between ?? [])].sort().join();
 }
 
 /** What hands each layer over, at one joint or at all of a kind; the joints of that kind, each with its four states. */
@@ -47,29 +34,18 @@ export function Deciding({ building, derived, kind, joint, choose, mayEdit, chan
   const [pair, setPair] = useState('');
   const joints = derived.joints.filter((j) => j.kind === kind);
   const parts = new Map(derived.parts.map((p) => [p.id, p]));
-  const sides = (j: Joint): [string, string] => {
-    const [a = '', b = ''] = j.between;
-    return a < b ? [a, b] : [b, a];
-  };
-  const pairs = [...new Map(joints.map((j) => [sides(j).join(' and '), sides(j)]))].filter(([, p]) => !p.includes(''));
+  const pairs = [...new Map(joints.map((j) => [sidesOf(j).join(' and '), sidesOf(j)]))].filter(
+    ([, p]) => !p.includes(''),
+  );
   const between = joint === null ? (pairs.find(([key]) => key === pair)?.[1] ?? null) : null;
+  const isSaidOfPair = pairs.some(([, p]) => saidOf(building, { kind, joint: null, between: p }));
   const of: Of = { kind, joint, between };
-  const said = building.connections?.find((c) => isOf(c, of));
+  const said = saidOf(building, of);
   const one = joints.find((j) => j.id === joint);
-  const meant = between ? joints.filter((j) => sides(j).join() === between.join()) : joints;
-  const decide = (by: { threads?: Threads; detail?: string | undefined }) => {
-    const rest = (building.connections ?? []).filter((c) => !isOf(c, of));
-    const { detail, threads } = { detail: said?.detail, threads: said?.threads, ...by };
-    const next: Connection = {
-      joint: joint ?? { kind: kind as Joint['kind'], ...(between ? { between } : {}) },
-      ...(detail === undefined ? {} : { detail }),
-      ...(threads && Object.keys(threads).length > 0 ? { threads } : {}),
-    };
-    const empty = next.detail === undefined && next.threads === undefined;
-    change({ ...building, connections: empty ? rest : [...rest, next] });
-  };
+  const meant = between ? joints.filter((j) => sidesOf(j).join() === between.join()) : joints;
+  const decide = (by: Said) => change(withSaid(building, of, by));
   /** The layers of both sides, that one may be named where not the one that has the control is meant. */
-  const layers = (one ? sides(one) : (between ?? [])).flatMap((of) =>
+  const layers = (one ? sidesOf(one) : (between ?? [])).flatMap((of) =>
     (documents?.assemblies.find((d) => d.key === of)?.content.layers ?? []).flatMap((layer) =>
       layer.id === undefined
         ? []
@@ -113,7 +89,7 @@ export function Deciding({ building, derived, kind, joint, choose, mayEdit, chan
               units,
             )}, but where one says otherwise`}
       </p>
-      {joint === null && pairs.length > 1 && (
+      {joint === null && (pairs.length > 1 || isSaidOfPair) && (
         <label className="flex items-baseline justify-between gap-2 pb-2">
           said for{' '}
           <select aria-label="Said for" value={between ? pair : ''} onChange={(e) => setPair(e.target.value)}>
@@ -200,6 +176,7 @@ export function Deciding({ building, derived, kind, joint, choose, mayEdit, chan
           ))}
         </select>
       </label>
+      <Lost {...{ joints: one ? [one] : meant, said, decide, mayEdit }} />
       {(one?.detail ?? said?.detail) && (
         <p>
           <Link className="link" to={`/p/${project}/sequences/${one?.detail ?? said?.detail ?? ''}`}>
@@ -260,3 +237,65 @@ export function Deciding({ building, derived, kind, joint, choose, mayEdit, chan
 /** By what a thread is handed over: what was said, or what its sequence proves. */
 const handed = (joint: Joint, control: Control): string =>
   BY[(joint.by[control] ?? '') as keyof typeof BY] ?? 'by its sequence';
+
+/** What a joint loses: as computed in a section that was kept, as somebody states it, or by its class. */
+function Lost({ joints, said, decide, mayEdit }: LostProps) {
+  const sections = (useDocuments().data?.plane_sections ?? []).filter((d) => d.broken === null);
+  const told = useAssessment().data?.plane_sections ?? [];
+  const psi = joints.map((j) => j.psi_w_mk);
+  const [least, most] = [Math.min(...psi), Math.max(...psi)];
+  if (joints.length === 0) return null;
+  return (
+    <div className="py-1" data-lost>
+      <p className="flex justify-between gap-2">
+        <span>
+          ψ {least.toFixed(3)}
+          {most - least > 5e-4 ? ` to ${most.toFixed(3)}` : ''} W/(m·K)
+        </span>
+        <span className="text-faint">
+          {[...new Set(joints.map((j) => BY_WHAT[j.psi_by] ?? 'computed'))].join(', ')}
+        </span>
+      </p>
+      <label className="flex items-baseline justify-between gap-2 py-[2px]">
+        section
+        <select
+          aria-label="Section that shows it"
+          className="max-w-[11rem]"
+          disabled={!mayEdit}
+          value={said?.section ?? ''}
+          onChange={(e) =>
+            decide(e.target.value === '' ? { section: undefined } : { section: e.target.value, psi_w_mk: undefined })
+          }
+        >
+          <option value="">none kept</option>
+          {said?.section !== undefined && sections.every((d) => d.key !== said.section) && (
+            <option value={said.section}>{said.section}, which is gone</option>
+          )}
+          {sections.map((d) => (
+            <option key={d.key} value={d.key}>
+              {told.find((t) => t.id === d.key)?.psi_w_mk?.toFixed(3) ?? '–'} · {d.content.title ?? d.key}
+            </option>
+          ))}
+        </select>
+      </label>
+      {mayEdit && said?.section === undefined && (
+        <TypedNumber
+          label="or ψ as stated, W/(m·K)"
+          value={said?.psi_w_mk}
+          least={-20}
+          most={20}
+          put={(psi_w_mk) => decide({ psi_w_mk })}
+        />
+      )}
+    </div>
+  );
+}
+
+interface LostProps {
+  joints: Joint[];
+  said: Connection | undefined;
+  decide: (by: Said) => void;
+  mayEdit: boolean;
+}
+
+const BY_WHAT: Record<string, string> = { class: 'by class', stated: 'stated' };

@@ -27,7 +27,8 @@ export function Heat({ heat }: { heat: DerivedBuilding['heat'] }) {
         <p className="text-caution">{show(heat.unknown_m2, 'area', units)} are of no assembly, and not in it.</p>
       )}
       <p className="text-[11px] text-faint">
-        An estimate: joints by class, what is unheated or in the ground counted as outside.
+        An estimate: joints by ψ where a section or somebody gives it, else by class; what is unheated or in the ground
+        counted as outside.
       </p>
     </section>
   );

@@ -7,7 +7,7 @@ import { KINDS, STATES, worstOf } from '../../building/words';
 interface Props {
   derived: DerivedBuilding;
   chosen: string | null;
-  choose: (kind: string) => void;
+  choose: (kind: DerivedBuilding['joints'][number]['kind']) => void;
 }
 
 /** Kinds of joints against the four threads: the worst state of each, and over how many metres. */

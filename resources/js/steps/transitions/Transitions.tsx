@@ -92,7 +92,7 @@ function Round({ doc, mayEdit }: { doc: Doc<Building>; mayEdit: boolean }) {
     body: { kind: 'building', content: building, units },
   });
   const derived = live.answer?.building;
-  const [kind, setKind] = useState<string | null>(null);
+  const [kind, setKind] = useState<Joint['kind'] | null>(null);
   const [joint, setJoint] = useState<string | null>(null);
   const titles = new Map(
     [...(documents?.openings ?? []), ...(documents?.details ?? [])].map((d) => [d.key, d.content.title]),
@@ -102,7 +102,7 @@ function Round({ doc, mayEdit }: { doc: Doc<Building>; mayEdit: boolean }) {
   const name = (part: string) => partName(part, parts.get(part), titles);
   const called = (j: Joint) => `${KINDS[j.kind]}, ${jointName(j, name)}`;
   const kinds = [...new Set(derived?.joints.map((j) => j.kind) ?? [])];
-  const here = kind !== null && kinds.includes(kind as Joint['kind']) ? kind : null;
+  const here = kind !== null && kinds.includes(kind) ? kind : null;
   const chosen = joint !== null && joints.has(joint) ? joint : null;
   const choose = (id: string) => {
     const found = joints.get(id);
@@ -114,7 +114,7 @@ function Round({ doc, mayEdit }: { doc: Doc<Building>; mayEdit: boolean }) {
   const step = <T,>(list: T[], at: number, by: number): T | undefined =>
     list[at < 0 ? (by > 0 ? 0 : list.length - 1) : (at + by + list.length) % Math.max(1, list.length)];
   const ofKind = (by: number) => {
-    const next = step(kinds as string[], kinds.indexOf((here ?? '') as Joint['kind']), by);
+    const next = step(kinds, here === null ? -1 : kinds.indexOf(here), by);
     if (next === undefined) return;
     setKind(next);
     setJoint(null);
