@@ -160,7 +160,7 @@ export default function Hours() {
   return (
     <OneRun
       key={run.key}
-      {...{ run, assembly, mayEdit, head, curve, start: (id: string) => start.mutate(id) }}
+      {...{ run, assembly, mayEdit, head, curves, start: (id: string) => start.mutate(id) }}
       stand={standOf(run.key)}
       why={start.isError ? wordsOf(start.error) : null}
       derived={told.get(run.key)}
@@ -179,14 +179,14 @@ interface OneProps {
   assembly: Assembly;
   mayEdit: boolean;
   head: React.ReactNode;
-  curve: { share: number; index: number }[];
+  curves: LeakPoint[][];
   stand: RunStands | undefined;
   why: string | null;
   derived: DerivedRun | undefined;
   start: (id: string) => void;
 }
 
-function OneRun({ run, assembly, mayEdit, head, curve, stand, why, derived, start }: OneProps) {
+function OneRun({ run, assembly, mayEdit, head, curves, stand, why, derived, start }: OneProps) {
   const project = useProjectId();
   const client = useQueryClient();
   const materials = useMaterials().data ?? [];
