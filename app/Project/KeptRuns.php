@@ -10,6 +10,7 @@ use App\Models\RunState;
 use Apron\Climate\Climate;
 use Apron\Climate\IndoorAir;
 use Apron\Project\Section\RunsSection;
+use Apron\Project\Section\WeatherSection;
 use Apron\Transient\Memory;
 use Apron\Transient\Reckoned;
 use Apron\Transient\RunKeeper;
@@ -62,7 +63,7 @@ final class KeptRuns implements RunKeeper
         $run = $core->of(RunsSection::class)[$key] ?? null;
         abort_unless($run instanceof WallRun, 422, 'A sample between two airs is reckoned at once; there is nothing to run.');
         $indoors = $run->assembly->indoors ?? $core->brief->indoors;
-        $climate = $core->brief->climate;
+        $climate = WeatherSection::climate($core);
         $hasAirs = $climate !== null && $indoors !== null;
         abort_unless($hasAirs, 422, 'Settle the climate and the indoor air in the brief first.');
 

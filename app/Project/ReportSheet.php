@@ -104,7 +104,7 @@ final class ReportSheet
                 ...array_map(fn (Detail $detail): array => Seals::of($detail, $school), $drawn),
             ),
             'units' => $core->brief->units->value,
-            'file' => ProjectFormat::document($core),
+            'file' => self::file($core),
             // What is printed of it: the paths of every strip stay in the file.
             'assessment' => $assessed->toArray($words, long: false),
             'sequences' => $sequences($drawn),
@@ -123,6 +123,17 @@ final class ReportSheet
                 ->map(fn (DrillRun $run): array => $run->toShape()),
             'photographs' => (object) $photographs,
         ];
+    }
+
+    /** @return array<string, mixed> the project file without the hours of its weather, which no sheet prints */
+    private static function file(CoreProject $core): array
+    {
+        $file = ProjectFormat::document($core);
+        if (isset($file['weather']) && is_array($file['weather'])) {
+            unset($file['weather']['hours']);
+        }
+
+        return $file;
     }
 
     /** What stands on every page: the project, and what it was issued as. */

@@ -22,6 +22,7 @@ use Apron\Project\Section\DetailsSection;
 use Apron\Project\Section\OpeningsSection;
 use Apron\Project\Section\PlaneSectionsSection;
 use Apron\Project\Section\TestsSection;
+use Apron\Project\Section\WeatherSection;
 use Apron\Project\Sections;
 use Illuminate\Support\Collection;
 
@@ -104,6 +105,7 @@ final class StoredProject
             (new BuildingSection)->kind(),
             (new PlaneSectionsSection)->kind(),
             (new TestsSection)->kind(),
+            (new WeatherSection)->kind(),
         ];
     }
 

@@ -182,3 +182,56 @@ it('makes joints with a roof and with a floor, and counts one in what the buildi
     ])->assertSuccessful();
     expect($of($heat())[0]['psi_w_mk'])->toBeGreaterThan($psi['parapet'] + 0.05);
 });
+
+it('keeps the hours that a weather file brought, runs a wall through them, and sends them with no page', function () {
+    [$project, $consultant] = practice();
+    $this->actingAs($consultant);
+    $path = "/api/projects/$project->id";
+    $lines = ['LOCATION,Measured,XX,NON,None,0,60.0,0.0,0.0,10.0'];
+    foreach ([
+        'DESIGN CONDITIONS,0', 'TYPICAL/EXTREME PERIODS,0', 'GROUND TEMPERATURES,0',
+        'HOLIDAYS/DAYLIGHT SAVINGS,No,0,0,0', 'COMMENTS 1,made up', 'COMMENTS 2,', 'DATA PERIODS,1',
+    ] as $head) {
+        $lines[] = $head;
+    }
+    foreach (Apron\Climate\Month::DAYS as $m => $days) {
+        for ($h = 0; $h < 24 * $days; $h++) {
+            $cells = array_fill(0, 35, '0');
+            [$cells[1], $cells[3], $cells[6], $cells[8]] = [$m + 1, $h % 24 + 1, 4, 80];
+            [$cells[20], $cells[21], $cells[33]] = [90, 4, $h % 50 === 0 ? 3 : 0];
+            $lines[] = implode(',', $cells);
+        }
+    }
+    $read = $this->post(
+        "$path/climate",
+        ['file' => Illuminate\Http\UploadedFile::fake()->createWithContent('m.epw', implode("\n", $lines))],
+        ['Accept' => 'application/json'],
+    )->assertOk()->json();
+    $this->putJson("$path/documents/weather/weather", ['revision' => 0, 'content' => $read['weather']])
+        ->assertSuccessful();
+    $brief = $this->getJson($path)->json('brief');
+    $this->putJson("$path/documents/brief/brief", [
+        'revision' => $brief['revision'],
+        'content' => ['climate' => $read['climate']] + $brief['content'],
+    ])->assertSuccessful();
+    // Their name goes with every page, and none of them.
+    expect($this->getJson($path)->json('weather.0.content'))->toBe(['name' => 'Measured', 'latitude_deg' => 60])
+        ->and($read['climate']['latitude_deg'])->toEqual(60);
+
+    $run = ['id' => 'run1', 'assembly' => 'w1', 'years' => 1];
+    $this->putJson("$path/documents/run/run1", ['revision' => 0, 'content' => $run])->assertSuccessful();
+    $this->postJson("$path/runs/run1/start")->assertStatus(202);
+    Illuminate\Support\Facades\Artisan::call('queue:work', ['--queue' => 'runs', '--stop-when-empty' => true]);
+    $told = $this->getJson("$path/assessment?paths=none")->json('runs.0');
+    expect($told['hours_of'])->toBe('Measured')->and($told['facing_deg'])->toEqual(90);
+    // It comes with the project wherever that goes.
+    $file = $this->getJson("$path/export.json")->json();
+    expect($file['weather']['hours']['rh_pct'])->toHaveCount(8760);
+    // Other hours: it has not been run through those.
+    $weather = $this->getJson($path)->json('weather.0');
+    $other = ['name' => 'Elsewhere'] + $read['weather'];
+    $this->putJson("$path/documents/weather/weather", ['revision' => $weather['revision'], 'content' => $other])
+        ->assertSuccessful();
+    expect($this->getJson("$path/assessment?paths=none")->json('runs.0.interfaces'))->toBe([])
+        ->and($this->getJson("$path/runs")->json('0.state'))->toBe('none');
+});

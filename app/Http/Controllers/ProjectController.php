@@ -17,6 +17,7 @@ use Apron\Material\MaterialFormat;
 use Apron\Material\ProductFormat;
 use Apron\Material\Usual;
 use Apron\Project\Assessment;
+use Apron\Project\LongDocument;
 use Apron\Project\ProjectFormat;
 use Apron\Quantity\UnitSystem;
 use Illuminate\Http\JsonResponse;
@@ -127,9 +128,10 @@ class ProjectController
         foreach ($project->documents()->get() as $document) {
             $section = $this->stored->sections->ofKind($document->kind);
             if ($section !== null) {
-                $documents[$section->section()][] = $document->toShape(
-                    $broken["$document->kind/$document->key"] ?? null,
-                );
+                $shape = $document->toShape($broken["$document->kind/$document->key"] ?? null);
+                $documents[$section->section()][] = $section instanceof LongDocument
+                    ? ['content' => $section->shortened($document->decoded())] + $shape
+                    : $shape;
             }
         }
 

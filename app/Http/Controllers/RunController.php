@@ -12,6 +12,7 @@ use App\Models\RunState;
 use App\Project\KeptRuns;
 use App\Project\StoredProject;
 use Apron\Project\Section\RunsSection;
+use Apron\Project\Section\WeatherSection;
 use Apron\Transient\Reckoned;
 use Apron\Transient\WallRun;
 use Illuminate\Http\JsonResponse;
@@ -27,14 +28,15 @@ class RunController
     {
         $documents = $project->documents()->where('kind', (new RunsSection)->kind())->get();
         $core = $this->stored->part($project, $documents);
+        $climate = WeatherSection::climate($core);
         $rows = [];
         foreach ($core->of(RunsSection::class) as $key => $run) {
             $indoors = $run instanceof WallRun ? $run->assembly->indoors ?? $core->brief->indoors : null;
-            if (! $run instanceof WallRun || $core->brief->climate === null || $indoors === null) {
+            if (! $run instanceof WallRun || $climate === null || $indoors === null) {
                 continue;
             }
             $row = Run::select(['hash', 'state', 'years', 'years_done', 'doing'])
-                ->find(Reckoned::hash($run, $core->brief->climate, $indoors));
+                ->find(Reckoned::hash($run, $climate, $indoors));
             $rows[] = ['key' => (string) $key] + ($row?->toShape() ?? [
                 'state' => 'none',
                 'years' => $run->years,

@@ -19,10 +19,19 @@ final readonly class Climate
         public ?string $zone = null,
         /** °C, for sizing: colder in one hour of a hundred or so */
         public ?float $designWinter = null,
+        /** degrees north; null where nobody has said */
+        public ?float $latitude = null,
+        /** its hours as they were measured; null where a year is made from its months */
+        public ?HourlyYear $hours = null,
     ) {
         if (count($months) !== 12) {
             throw new \InvalidArgumentException('a climate has twelve months, and not '.count($months));
         }
+    }
+
+    public function withHours(HourlyYear $hours): self
+    {
+        return new self($this->name, $this->months, $this->zone, $this->designWinter, $this->latitude, $hours);
     }
 
     /** °C over the year */

@@ -41,6 +41,7 @@ final readonly class ClimateFile
         return [
             'climate' => ClimateFormat::writeClimate($this->climate),
             'hours' => $this->hours === null ? 0 : count($this->hours->hours),
+            'weather' => $this->hours === null ? null : WeatherFormat::write($this->hours),
             'driving_rain_mm' => $this->hours === null ? null : array_map($this->hours->drivingRain(...), self::SIDES),
         ];
     }

@@ -18,7 +18,7 @@ final class ClimateFormat
     /** @throws FileRefused */
     public static function climate(Node $node): Climate
     {
-        $node->object(['name', 'zone', 'design_winter_c', 'months'], ['name', 'months']);
+        $node->object(['name', 'zone', 'design_winter_c', 'latitude_deg', 'months'], ['name', 'months']);
         $zone = $node->optional('zone')?->text(2);
         if ($zone !== null && preg_match('/^([1-6][ABC]|[78])$/D', $zone) !== 1) {
             $node->get('zone')->refuse('a climate zone: 1 to 6 with A, B or C, or 7 or 8');
@@ -45,6 +45,7 @@ final class ClimateFormat
             $months,
             $zone,
             $node->optional('design_winter_c')?->between(self::COLDEST, self::WARMEST, '°C'),
+            $node->optional('latitude_deg')?->between(-90, 90, 'degrees'),
         );
     }
 
@@ -106,6 +107,7 @@ final class ClimateFormat
             'name' => $climate->name,
             'zone' => $climate->zone,
             'design_winter_c' => $climate->designWinter,
+            'latitude_deg' => $climate->latitude,
             'months' => self::writeMonths($climate->months),
         ]);
     }

@@ -59,7 +59,13 @@ final class EpwReader
             );
         }
 
-        return new HourlyYear($name === '' ? 'weather file' : mb_substr($name, 0, 200), $hours);
+        $latitude = trim(explode(',', $lines[0])[6] ?? '');
+
+        return new HourlyYear(
+            $name === '' ? 'weather file' : mb_substr($name, 0, 200),
+            $hours,
+            is_numeric($latitude) && abs((float) $latitude) <= 90 ? (float) $latitude : null,
+        );
     }
 
     /** @param  list<string>  $cells */

@@ -68,6 +68,7 @@ final class GenericClimates
             ),
             $node->get('zone')->text(),
             $node->get('design_winter_c')->number(),
+            $node->get('latitude_deg')->number(),
         );
     }
 }

@@ -22,8 +22,12 @@ final readonly class HourlyYear
     private const WIND = 4.0;
 
     /** @param  list<Hour>  $hours 8760 */
-    public function __construct(public string $name, public array $hours)
-    {
+    public function __construct(
+        public string $name,
+        public array $hours,
+        /** degrees north; null where nobody has said */
+        public ?float $latitude = null,
+    ) {
     }
 
     /**
@@ -90,7 +94,7 @@ final readonly class HourlyYear
             );
         }
 
-        return new Climate($this->name, $months, $zone ?? $this->zone(), $this->coldest(0.01));
+        return new Climate($this->name, $months, $zone ?? $this->zone(), $this->coldest(0.01), $this->latitude);
     }
 
     /** Temperature that a share of the hours fall short of, °C. */

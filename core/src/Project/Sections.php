@@ -21,6 +21,7 @@ use Apron\Project\Section\SystemsSection;
 use Apron\Project\Section\TakeoffSection;
 use Apron\Project\Section\TestsSection;
 use Apron\Project\Section\TrainingSection;
+use Apron\Project\Section\WeatherSection;
 
 /**
  * All sections of the project file, in its order: each stands on none but those before it. A new step of the work is
@@ -30,6 +31,7 @@ final readonly class Sections
 {
     private const USUAL = [
         BriefSection::class,
+        WeatherSection::class,
         MaterialsSection::class,
         SystemsSection::class,
         AdhesionSection::class,

@@ -52,6 +52,8 @@ final class Reckoned
             $run->humidity,
             $run->air,
             $climate->months,
+            $climate->latitude,
+            $climate->hours,
             $indoors,
         ]));
     }

@@ -74,6 +74,7 @@ final readonly class WallAssessment implements Assessed
             'water_kg_m2' => $result->water,
             'years' => $result->years,
             'by_months' => $this->byMonths?->value,
+            'hours_of' => $result->hoursOf,
         ]);
     }
 

@@ -32,6 +32,7 @@ final class WallResult
         public readonly int $years,
         public readonly ?string $cut,
         public readonly array $picture,
+        public readonly ?string $hoursOf,
     ) {
     }
 
@@ -87,6 +88,7 @@ final class WallResult
                 'hours' => WallMarch::PICTURE_HOURS,
                 'frames' => $march->picture,
             ],
+            $weather->of,
         );
     }
 

@@ -44,10 +44,14 @@ final class Weather
     /** degrees from north */
     public readonly ?float $facing;
 
+    /** whose hours they are; null where they were made from the months */
+    public readonly ?string $of;
+
     public function __construct(Assembly $assembly, Climate $climate, IndoorAir $indoors, ?float $facing)
     {
-        $year = HourlyYear::synthesise($climate, self::SEED);
+        $year = $climate->hours ?? HourlyYear::synthesise($climate, self::SEED);
         $this->hours = $year->hours;
+        $this->of = $climate->hours?->name;
         $isUpright = $assembly->kind === AssemblyKind::Wall;
         $this->facing = $isUpright ? $facing ?? self::rainiest($year) : null;
         $rules = RuleFigures::of('transient');
@@ -56,7 +60,7 @@ final class Weather
         $share = $assembly->soil === null ? RainLoad::share($assembly->exposure ?? new Exposure) : 0.0;
         $sun = $this->facing === null ? null : new WallSun(
             $this->facing,
-            $rules->figure('latitude_deg'),
+            $year->latitude ?? $climate->latitude ?? $rules->figure('latitude_deg'),
             $rules->figure('ground_reflects'),
         );
         $face = $this->face($assembly);

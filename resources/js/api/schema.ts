@@ -1212,6 +1212,8 @@ export interface components {
             zone?: string;
             design_winter_c?: number;
             months: components["schemas"]["ClimateMonth"][];
+            /** @description for the sun on upright faces */
+            latitude_deg?: number;
         };
         IndoorAir: {
             /** @constant */
@@ -2392,6 +2394,26 @@ export interface components {
             };
             initial_rh_pct?: number;
         };
+        /** @description hours of a year from the first of January, as a weather file has them; runs take them while the climate of the brief bears the same name */
+        Weather: {
+            name: string;
+            latitude_deg?: number;
+            /** @description left out only where the documents of a project are listed */
+            hours?: {
+                /** @description °C */
+                temperature_c: number[];
+                /** @description % */
+                rh_pct: number[];
+                /** @description mm in the hour */
+                rain_mm?: number[];
+                /** @description m/s */
+                wind_m_s?: number[];
+                /** @description degrees from north */
+                wind_from_deg?: number[];
+                /** @description on the flat */
+                sun_w_m2?: number[];
+            };
+        };
         /** Apron project file, version 1 */
         ProjectFile: {
             /** @constant */
@@ -2400,6 +2422,7 @@ export interface components {
             climate?: components["schemas"]["Climate"];
             indoor?: components["schemas"]["IndoorAir"];
             conditions?: components["schemas"]["Condition"][];
+            weather?: components["schemas"]["Weather"];
             materials?: components["schemas"]["Material"][];
             systems?: components["schemas"]["System"][];
             adhesion?: components["schemas"]["AdhesionTest"][];
@@ -3409,6 +3432,8 @@ export interface components {
                 years?: number;
                 /** @description what twelve months of steady diffusion say */
                 by_months?: string | null;
+                /** @description whose hours it ran through; null: a year made from the months */
+                hours_of?: string | null;
             })[];
         };
         Document: {
@@ -3685,6 +3710,8 @@ export interface components {
                 south: number | null;
                 west: number | null;
             } | null;
+            /** @description the hours themselves, to be kept for the runs; null where months were brought */
+            weather: components["schemas"]["Weather"] | null;
         };
         RainStrip: {
             source: string;
@@ -4185,6 +4212,16 @@ export interface components {
                 /** @description why it can no longer be read */
                 broken: string | null;
             };
+            weather: {
+                kind: string;
+                key: string;
+                revision: number;
+                content: components["schemas"]["Weather"];
+                /** @description the id that its last save was sent with */
+                save: string | null;
+                /** @description why it can no longer be read */
+                broken: string | null;
+            }[];
             materials: {
                 kind: string;
                 key: string;

@@ -23,6 +23,7 @@ export type AssemblyFigures = Schemas['AssemblyFigures'];
 export type Profile = Schemas['Profile'];
 export type Plane = Schemas['Plane'];
 export type Finding = Schemas['Finding'];
+export type Weather = Schemas['Weather'];
 export type Severity = Finding['severity'];
 export type ProjectDocuments = Schemas['ProjectDocuments'];
 export type ProjectFile = Schemas['ProjectFile'];

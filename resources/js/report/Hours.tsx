@@ -1,7 +1,7 @@
 import { LeakCurve } from '../drawing/hours/LeakCurve';
 import { MouldLines } from '../drawing/hours/MouldLines';
 import { WaterYear } from '../drawing/hours/WaterYear';
-import { layerNames, leakCurves, MOULD_LIMIT, mouldRows, runTitle, waterRows } from '../run/words';
+import { layerNames, leakCurves, MOULD_LIMIT, mouldRows, runTitle, waterRows, weatherWords } from '../run/words';
 import type { DerivedRun } from '../api/types';
 import type { Sheet } from './sheet';
 
@@ -29,7 +29,7 @@ export function Hours({ sheet }: { sheet: Sheet }) {
             {told.steady_after_years === null
               ? 'It does not repeat itself yet.'
               : `It repeats itself after ${told.steady_after_years} years.`}{' '}
-            In a year made from the months of the climate; one dimension, without studs.
+            {weatherWords(told)} One dimension, without studs.
           </p>
         </div>
       ))}

@@ -36,6 +36,7 @@ const BY_SECTION = {
   climate: Brief,
   indoor: null,
   conditions: null,
+  weather: null,
   assemblies: Assemblies,
   openings: Schedule,
   building: Building,

@@ -99,3 +99,9 @@ export function leakCurves(assembly: Assembly | undefined, rows: { run: Run; tol
   }
   return [...alike.values()].filter((points) => points.length > 1);
 }
+
+/** Of what weather a result is. */
+export const weatherWords = (told: DerivedRun | undefined): string =>
+  told?.hours_of
+    ? `Through the hours of “${told.hours_of}”, as its weather file has them.`
+    : 'In a year made from the months of the climate: a year that might have been, not one that was.';

@@ -35,7 +35,7 @@ $cases = [
     'absurd thickness' => ["$layer/thickness_mm", 80000, 'up to 5000'],
     'thickness as words' => ["$layer/thickness_mm", 'thick', 'a finite number'],
     'unknown key in a layer' => ["$layer/colour", 'red', 'one of the keys'],
-    'unknown section' => ['/weather', [], 'one of the keys'],
+    'unknown section' => ['/whether', [], 'one of the keys'],
     'dangling material' => ["$layer/material", 'cheese', 'the id of a material'],
     'framing of a dangling material' => [
         "$layer/framing",

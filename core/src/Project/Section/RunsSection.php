@@ -76,7 +76,7 @@ final class RunsSection extends ListSection
             return Deadline::within(self::SECONDS, fn (): LabAssessment => new LabAssessment($row));
         }
         $indoors = $row->assembly->indoors ?? $project->brief->indoors;
-        $climate = $project->brief->climate;
+        $climate = WeatherSection::climate($project);
 
         return $climate === null || $indoors === null
             ? new WallAssessment($row, null, false)
@@ -91,7 +91,7 @@ final class RunsSection extends ListSection
     {
         $assembly = $content->assembly ?? null;
 
-        return is_string($assembly) ? [$assembly] : [];
+        return is_string($assembly) ? [$assembly, (new WeatherSection)->kind()] : [];
     }
 
     /** @return array<string, Material> */

@@ -27,6 +27,8 @@ import {
   mouldRows,
   runTitle,
   waterRows,
+  weatherWords,
+  type LeakPoint,
 } from '../../run/words';
 
 const UNDER_WAY = ['queued', 'running'];
@@ -266,8 +268,7 @@ function OneRun({ run, assembly, mayEdit, head, curves, stand, why, derived, sta
           <FindingList findings={findings} />
           <SaveState {...draft} mayEdit={mayEdit} />
           <p className="mt-2 border-t border-hair pt-2 text-[11px] text-faint">
-            In a year made from the months of the climate: a year that might have been, not one that was. One dimension:
-            no studs, no corners. Computed, not approved.
+            {weatherWords(derived)} One dimension: no studs, no corners. Computed, not approved.
           </p>
         </>
       }

@@ -214,6 +214,20 @@ function Zone({
       <a className="link text-faint" href={`/api/projects/${project}/hours.csv?seed=1`}>
         a year of hours made from these months, as CSV
       </a>
+      <Hours climate={climate} />
     </>
+  );
+}
+
+/** Whose hours what is run hour by hour goes through. */
+function Hours({ climate }: { climate: Climate }) {
+  const weather = useDocuments().data?.weather[0]?.content;
+  if (!weather) return null;
+  return (
+    <span className="text-[12px] text-faint" data-weather={weather.name}>
+      {weather.name === climate.name
+        ? 'Runs go through the hours of its weather file.'
+        : `The hours kept are of “${weather.name}”, another climate: runs take a year made from these months.`}
+    </span>
   );
 }

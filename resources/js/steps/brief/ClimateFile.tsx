@@ -1,29 +1,49 @@
 import { useMutation } from '@tanstack/react-query';
-import { post, Refused, wordsOf } from '../../api/client';
+import { ulid } from 'ulid';
+import { post, put, Refused, wordsOf } from '../../api/client';
 import { address } from '../../api/paths';
-import { useProjectId } from '../../api/hooks';
-import type { Climate, ReadClimate } from '../../api/types';
+import { useDocuments, useProjectId } from '../../api/hooks';
+import { documentSaved } from '../../api/queries';
+import type { Climate, ReadClimate, Weather } from '../../api/types';
 
 /** A weather file or a table of months taken over as the project's climate; a damaged one is refused with its line. */
 export function ClimateFile({ taken }: { taken: (climate: Climate) => void }) {
   const project = useProjectId();
+  const doc = useDocuments().data?.weather[0];
+  // Its hours are kept as they are, for what is run hour by hour; those of the climate before give way.
+  const keeping = useMutation({
+    mutationFn: async (weather: Weather) => {
+      const path = address('/api/projects/{project}/documents/{kind}/{key}', {
+        project,
+        kind: 'weather',
+        key: 'weather',
+      });
+      const saved = await put(path, { revision: doc?.revision ?? 0, content: weather, save: ulid() });
+      documentSaved(project, { ...saved, content: { name: weather.name } });
+    },
+  });
   const reading = useMutation({
     mutationFn: (file: File) => {
       const form = new FormData();
       form.append('file', file);
       return post(address('/api/projects/{project}/climate', { project }), form);
     },
-    onSuccess: (answer) => taken(answer.climate),
+    onSuccess: async (answer) => {
+      taken(answer.climate);
+      if (answer.weather) await keeping.mutateAsync(answer.weather);
+    },
   });
   const name = reading.variables?.name ?? '';
-  const bad = reading.isError;
+  const bad = reading.isError || keeping.isError;
   const said = reading.isPending
     ? `reading ${name} …`
-    : reading.data
-      ? wordsFor(reading.data)
-      : bad
-        ? `${reading.error instanceof Refused ? `${name}: ` : ''}${wordsOf(reading.error)}`
-        : '';
+    : keeping.isError
+      ? `The months are taken, the hours could not be kept: ${wordsOf(keeping.error)}`
+      : reading.data
+        ? wordsFor(reading.data)
+        : bad
+          ? `${reading.error instanceof Refused ? `${name}: ` : ''}${wordsOf(reading.error)}`
+          : '';
   return (
     <div>
       <label className="act inline-block focus-within:outline-2">
@@ -60,5 +80,5 @@ function wordsFor({ hours, climate, driving_rain_mm: rain }: ReadClimate): strin
   const told = driven
     ? `Driving rain in a year, mm: ${sides.map(([side, mm]) => `${side} ${Math.round(mm ?? 0)}`).join(', ')}.`
     : 'No rain in it.';
-  return `${hours} hours read; zone ${climate.zone ?? 'not known'} by degree days, check it. ${told}`;
+  return `${hours} hours read, and kept for what is run hour by hour; zone ${climate.zone ?? 'not known'} by degree days, check it. ${told}`;
 }
