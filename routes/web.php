@@ -116,6 +116,7 @@ Route::middleware(['auth', 'auth.session', OneGeneration::class, 'throttle:api']
                 Route::get('tests/run', [TestController::class, 'run'])->middleware('budget:60');
                 Route::get('runs', [RunController::class, 'index']);
                 Route::get('runs/{key}', [RunController::class, 'show']);
+                Route::get('runs/{key}/cures', [RunController::class, 'cures']);
                 Route::get('plane-sections/{key}', [PlaneSectionController::class, 'show'])->middleware('budget:8');
                 Route::post('joints', [PlaneSectionController::class, 'make'])->middleware([
                     'throttle:costly',
@@ -147,6 +148,7 @@ Route::middleware(['auth', 'auth.session', OneGeneration::class, 'throttle:api']
                 Route::post('revisions', [RevisionController::class, 'store'])->middleware('throttle:costly');
                 Route::post('runs/{key}/start', [RunController::class, 'start']);
                 Route::post('runs/{key}/cancel', [RunController::class, 'cancel']);
+                Route::post('runs/{key}/cures', [RunController::class, 'runCures'])->middleware('throttle:costly');
                 Route::put('documents/{kind}/{key}', [DocumentController::class, 'save']);
                 Route::delete('documents/{kind}/{key}', [DocumentController::class, 'remove']);
             });

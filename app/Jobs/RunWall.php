@@ -7,6 +7,7 @@ namespace App\Jobs;
 use App\Models\Project;
 use App\Models\Run;
 use App\Models\RunState;
+use App\Project\HourlyCures;
 use App\Project\KeptRows;
 use App\Project\KeptRuns;
 use Apron\Project\Section\RunsSection;
@@ -39,7 +40,7 @@ class RunWall implements ShouldQueue
         $this->onQueue(self::QUEUE);
     }
 
-    public function handle(KeptRuns $runs, KeptRows $kept): void
+    public function handle(KeptRuns $runs, KeptRows $kept, HourlyCures $cures): void
     {
         $project = Project::find($this->project);
         $row = Run::find($this->hash);
@@ -47,7 +48,10 @@ class RunWall implements ShouldQueue
             return;
         }
         [$run, $climate, $indoors, $hash] = $runs->named($project, $this->key);
-        if ($hash !== $this->hash) {
+        $changed = $hash === $this->hash ? null : $cures->hashed($project, $this->key, $this->hash);
+        if ($changed !== null) {
+            [$run, $climate, $indoors] = $changed;
+        } elseif ($hash !== $this->hash) {
             // It was changed since it was asked for: what is there now is asked for by itself.
             $row->update(['state' => RunState::Cancelled, 'doing' => 'changed since it was asked for']);
 

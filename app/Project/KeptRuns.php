@@ -9,6 +9,7 @@ use App\Models\Run;
 use App\Models\RunState;
 use Apron\Climate\Climate;
 use Apron\Climate\IndoorAir;
+use Apron\Project\Project as CoreProject;
 use Apron\Project\Section\RunsSection;
 use Apron\Project\Section\WeatherSection;
 use Apron\Transient\Memory;
@@ -53,7 +54,7 @@ final class KeptRuns implements RunKeeper
     /**
      * A run of a project as it is stored, with its airs.
      *
-     * @return array{WallRun, Climate, IndoorAir, string} and its hash
+     * @return array{WallRun, Climate, IndoorAir, string, CoreProject} its hash, and what of the project it was read with
      */
     public function named(Project $project, string $key): array
     {
@@ -67,6 +68,6 @@ final class KeptRuns implements RunKeeper
         $hasAirs = $climate !== null && $indoors !== null;
         abort_unless($hasAirs, 422, 'Settle the climate and the indoor air in the brief first.');
 
-        return [$run, $climate, $indoors, Reckoned::hash($run, $climate, $indoors)];
+        return [$run, $climate, $indoors, Reckoned::hash($run, $climate, $indoors), $core];
     }
 }

@@ -144,3 +144,34 @@ it('keeps one of two saves of one revision, and one of two events of one id', fu
         ->and($one->ask('GET', "$path/site")[1]['visits'])
         ->toHaveCount(1);
 });
+
+it('runs once what two ask for at once, and what one cancels is cancelled for both', function () {
+    $demo = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/database/demo/project.json'), true);
+    [$one, $two] = [visitor(), visitor()];
+    $project = $one->ask('POST', '/api/projects', ['name' => 'Race', 'units' => 'si'])[1]['id'];
+    $path = "/api/projects/$project";
+    $brief = $one->ask('GET', $path)[1]['brief'];
+    $content = array_intersect_key($demo, ['climate' => 1, 'indoor' => 1]) + $brief['content'];
+    $one->ask('PUT', "$path/documents/brief/brief", ['revision' => $brief['revision'], 'content' => $content]);
+    foreach (range(1, 6) as $n) {
+        // Each another wall: what was run once is known to all.
+        $wall = ['id' => 'w1', 'name' => 'W', 'kind' => 'wall', 'layers' => [
+            ['id' => 'a', 'material' => 'gypsum-board', 'thickness_mm' => 12.5],
+            ['id' => 'b', 'material' => 'mineral-wool-board', 'thickness_mm' => 100 + mt_rand(1, 1_000_000) / 1e5],
+        ]];
+        $of = "$path/documents/assembly/w$n";
+        expect($one->ask('PUT', $of, ['revision' => 0, 'content' => ['id' => "w$n"] + $wall])[0])->toBe(200);
+        $run = ['id' => "r$n", 'assembly' => "w$n", 'years' => 20];
+        expect($one->ask('PUT', "$path/documents/run/r$n", ['revision' => 0, 'content' => $run])[0])->toBe(200);
+        expect($one->atOnce(
+            $one->handle('POST', "$path/runs/r$n/start", []),
+            $two->handle('POST', "$path/runs/r$n/start", []),
+        ))->toBe([202, 202]);
+        expect($one->atOnce(
+            $one->handle('POST', "$path/runs/r$n/cancel", []),
+            $two->handle('POST', "$path/runs/r$n/cancel", []),
+        ))->toBe([200, 200]);
+        $stands = array_column($two->ask('GET', "$path/runs")[1], 'state', 'key');
+        expect($stands["r$n"])->toBe('cancelled');
+    }
+});

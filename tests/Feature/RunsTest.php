@@ -235,3 +235,48 @@ it('keeps the hours that a weather file brought, runs a wall through them, and s
     expect($this->getJson("$path/assessment?paths=none")->json('runs.0.interfaces'))->toBe([])
         ->and($this->getJson("$path/runs")->json('0.state'))->toBe('none');
 });
+
+it('runs what might make a run pass, tells what each comes to, and takes one over', function () {
+    [$project, $consultant] = practice();
+    $this->actingAs($consultant);
+    $path = "/api/projects/$project->id";
+    $work = fn () => Illuminate\Support\Facades\Artisan::call(
+        'queue:work',
+        ['--queue' => 'runs', '--stop-when-empty' => true],
+    );
+    $assembly = ['id' => 'w9', 'name' => 'Leaks', 'kind' => 'wall', 'layers' => [
+        ['id' => 'a', 'material' => 'gypsum-board', 'thickness_mm' => 12.5],
+        ['id' => 'b', 'material' => 'mineral-wool-batt', 'thickness_mm' => 140],
+        ['id' => 'c', 'material' => 'osb', 'thickness_mm' => 11],
+        ['id' => 'd', 'material' => 'xps', 'thickness_mm' => 25],
+    ]];
+    $this->putJson("$path/documents/assembly/w9", ['revision' => 0, 'content' => $assembly])->assertSuccessful();
+    $run = ['id' => 'run9', 'assembly' => 'w9', 'years' => 1, 'leak' => ['share' => 0.02, 'layer' => 'c']];
+    $this->putJson("$path/documents/run/run9", ['revision' => 0, 'content' => $run])->assertSuccessful();
+    // Nothing is known of it yet: nothing is to be cleared.
+    $this->getJson("$path/runs/run9/cures")->assertOk()->assertExactJson([]);
+    $this->postJson("$path/runs/run9/start")->assertStatus(202);
+    $work();
+    $before = $this->getJson("$path/runs/run9/cures")->assertOk()->json();
+    expect(count($before))->toBeGreaterThan(2)
+        ->and(array_unique(array_column(array_column($before, 'stand'), 'state')))->toBe(['none'])
+        ->and(array_filter(array_column($before, 'clears')))->toBe([]);
+    $this->postJson("$path/runs/run9/cures")->assertStatus(202);
+    $work();
+    $after = $this->getJson("$path/runs/run9/cures")->assertOk()->json();
+    expect(array_column($after, 'title'))->toBe(array_column($before, 'title'));
+    foreach ($after as $cure) {
+        expect($cure['stand']['state'])->toBe('done')
+            ->and($cure['clears'])->toBe($cure['says'] === null)
+            ->and($cure['mould_index'])->toBeGreaterThanOrEqual(0.0);
+    }
+    // Taken over, the same run of it is what was told: its result is kept already.
+    $best = collect($after)->sortBy('mould_index')->first();
+    $revision = collect($this->getJson($path)->json('assemblies'))->firstWhere('key', 'w9')['revision'];
+    $this->putJson("$path/documents/assembly/w9", ['revision' => $revision, 'content' => $best['content']])
+        ->assertSuccessful();
+    $this->getJson("$path/runs")->assertJsonPath('0.state', 'done');
+    $told = collect($this->getJson("$path/assessment?paths=none")->json('runs'))->firstWhere('id', 'run9');
+    expect(max(array_column($told['interfaces'], 'mould_index_max')))
+        ->toBeGreaterThanOrEqual($best['mould_index'] - 1e-9);
+});

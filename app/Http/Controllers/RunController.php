@@ -5,17 +5,21 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Api;
+use App\Http\Wording;
 use App\Jobs\RunWall;
 use App\Models\Project;
 use App\Models\Run;
 use App\Models\RunState;
+use App\Project\HourlyCures;
 use App\Project\KeptRuns;
 use App\Project\StoredProject;
 use Apron\Project\Section\RunsSection;
 use Apron\Project\Section\WeatherSection;
+use Apron\Rules\Words;
 use Apron\Transient\Reckoned;
 use Apron\Transient\WallRun;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 
 class RunController
 {
@@ -84,8 +88,17 @@ class RunController
     public function start(Project $project, string $key): JsonResponse
     {
         [$run, , , $hash] = $this->runs->named($project, $key);
-        // Whoever asks for what is under way waits for the same.
-        $fresh = ['state' => RunState::Queued, 'years' => $run->years, 'doing' => 'waiting for a worker'];
+
+        return new JsonResponse(
+            ['key' => $key] + self::asked($project, $key, $hash, $run->years)->toShape(),
+            202,
+        );
+    }
+
+    /** Whoever asks for what is under way waits for the same. */
+    private static function asked(Project $project, string $key, string $hash, int $years): Run
+    {
+        $fresh = ['state' => RunState::Queued, 'years' => $years, 'doing' => 'waiting for a worker'];
         $row = Run::createOrFirst(['hash' => $hash], $fresh);
         $again = in_array($row->state, [RunState::Failed, RunState::Cancelled], true);
         if ($again) {
@@ -95,7 +108,42 @@ class RunController
             RunWall::dispatch($project->id, $key, $hash);
         }
 
-        return new JsonResponse(['key' => $key] + $row->toShape(), 202);
+        return $row;
+    }
+
+    /** What might make a run pass, and what each of it came to as far as it was run. */
+    #[
+        Api\Get(
+            '/api/projects/{project}/runs/{key}/cures',
+            id: 'runCures',
+            answers: [200 => ['changes in the order of the trade', 'RunCure[]'], 404 => 'no such run'],
+            queries: ['units'],
+        ),
+    ]
+    public function cures(Request $request, Project $project, string $key, HourlyCures $cures): JsonResponse
+    {
+        $units = Wording::units($request) ?? $this->stored->part($project)->brief->units;
+
+        return new JsonResponse($cures->told($project, $key, new Words($units)));
+    }
+
+    /** All of them on the queue. */
+    #[
+        Api\Post(
+            '/api/projects/{project}/runs/{key}/cures',
+            id: 'runTheCures',
+            answers: [202 => ['changes in the order of the trade', 'RunCure[]'], 404 => 'no such run'],
+            queries: ['units'],
+        ),
+    ]
+    public function runCures(Request $request, Project $project, string $key, HourlyCures $cures): JsonResponse
+    {
+        ['cures' => $all, 'climate' => $climate, 'indoors' => $indoors] = $cures->of($project, $key);
+        foreach ($all as $cure) {
+            self::asked($project, $key, Reckoned::hash($cure->run, $climate, $indoors), $cure->run->years);
+        }
+
+        return $this->cures($request, $project, $key, $cures)->setStatusCode(202);
     }
 
     #[

@@ -148,7 +148,7 @@ final class CureSearch
 
         return new Cure(
             $series->kind,
-            self::code($series),
+            $series->code(),
             $series->layer,
             $step->figures + ($least === null ? [] : [$bound => $least]),
             $series->from,
@@ -206,8 +206,8 @@ final class CureSearch
                 foreach ($then->kind === $second->kind ? $then->steps : [] as $other) {
                     if ($this->trial->clears($this->trial->assessed($other->assembly))) {
                         return new Cure(CureKind::Both, '', $first->layer, [], null, null, [], $other->assembly, [
-                            self::part($first, $step),
-                            self::part($then, $other),
+                            $first->made($step),
+                            $then->made($other),
                         ]);
                     }
                 }
@@ -284,24 +284,5 @@ final class CureSearch
         }
 
         return $curve;
-    }
-
-    private static function part(Series $series, Step $step): Cure
-    {
-        return new Cure(
-            $series->kind,
-            self::code($series),
-            $series->layer,
-            $step->figures,
-            $series->from,
-            $step->to,
-            [],
-            $step->assembly,
-        );
-    }
-
-    private static function code(Series $series): string
-    {
-        return 'cure.'.$series->kind->value.($series->words === '' ? '' : '.'.$series->words);
     }
 }

@@ -28,6 +28,27 @@ final readonly class Series
     ) {
     }
 
+    /** The code of its words. */
+    public function code(): string
+    {
+        return 'cure.'.$this->kind->value.($this->words === '' ? '' : '.'.$this->words);
+    }
+
+    /** One of its steps as a change of its own, without a curve. */
+    public function made(Step $step): Cure
+    {
+        return new Cure(
+            $this->kind,
+            $this->code(),
+            $this->layer,
+            $step->figures,
+            $this->from,
+            $step->to,
+            [],
+            $step->assembly,
+        );
+    }
+
     /** Whether more of it does more: sizes, and not things of one kind. */
     public function monotonic(): bool
     {

@@ -55,6 +55,28 @@ final readonly class WallAssessment implements Assessed
         ]));
     }
 
+    /** The worst that it says that somebody must act on; null where there is nothing of the kind. */
+    public function worst(): ?Finding
+    {
+        $worst = null;
+        foreach ($this->findings() as $finding) {
+            $tells = $finding->severity->rank() <= Severity::Caution->rank();
+            if ($tells && ($worst === null || $finding->severity->rank() < $worst->severity->rank())) {
+                $worst = $finding;
+            }
+        }
+
+        return $worst;
+    }
+
+    /** The mould index of the face that mould likes most, inside of what the weather washes. */
+    public function mouldMost(): ?float
+    {
+        $indices = array_column($this->judged(), 'mould_index_max');
+
+        return $indices === [] ? null : max($indices);
+    }
+
     public function toArray(Words $words): array
     {
         $result = $this->result;

@@ -816,6 +816,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{project}/runs/{key}/cures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What might make a run pass, and what each of it came to as far as it was run. */
+        get: operations["runCures"];
+        put?: never;
+        /** All of them on the queue. */
+        post: operations["runTheCures"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{project}/runs/{key}/cancel": {
         parameters: {
             query?: never;
@@ -4191,6 +4209,18 @@ export interface components {
             /** @description of a unit with its edge; null of other joints */
             installed_u_w_m2k: number | null;
         };
+        /** @description a change to the assembly of a run, and what the same run of it comes to */
+        RunCure: {
+            title: string;
+            hash: string;
+            stand: components["schemas"]["RunStands"];
+            /** @description nothing is left that somebody must act on; null until it has been run */
+            clears: boolean | null;
+            /** @description the worst that is left */
+            says: string | null;
+            mould_index: number | null;
+            content: components["schemas"]["Assembly"];
+        };
         BriefContent: {
             project: components["schemas"]["ProjectHead"];
             climate?: components["schemas"]["Climate"];
@@ -5887,6 +5917,74 @@ export interface operations {
             };
             /** @description cannot be run */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    runCures: {
+        parameters: {
+            query?: {
+                units?: "si" | "us";
+            };
+            header?: never;
+            path: {
+                project: string;
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description changes in the order of the trade */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunCure"][];
+                };
+            };
+            /** @description no such run */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    runTheCures: {
+        parameters: {
+            query?: {
+                units?: "si" | "us";
+            };
+            header?: never;
+            path: {
+                project: string;
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description changes in the order of the trade */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunCure"][];
+                };
+            };
+            /** @description no such run */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -24,6 +24,7 @@ export type Profile = Schemas['Profile'];
 export type Plane = Schemas['Plane'];
 export type Finding = Schemas['Finding'];
 export type Weather = Schemas['Weather'];
+export type RunCure = Schemas['RunCure'];
 export type Severity = Finding['severity'];
 export type ProjectDocuments = Schemas['ProjectDocuments'];
 export type ProjectFile = Schemas['ProjectFile'];

@@ -17,6 +17,7 @@ import { SaveState } from '../../ui/SaveState';
 import { useDraft } from '../../ui/useDraft';
 import { useKeys } from '../../ui/keys';
 import starts from '../../../../core/data/starts.json';
+import { RunCures } from './RunCures';
 import { RunForm } from './RunForm';
 import {
   MOULD_LIMIT,
@@ -290,6 +291,9 @@ function OneRun({ run, assembly, mayEdit, head, curves, stand, why, derived, sta
             <h2 className="pt-3 pb-1 font-bold">Through the wall, any day of the last year</h2>
             <Film picture={picture.data} names={names} />
           </>
+        )}
+        {isDone && findings.some((f) => f.severity === 'fail' || f.severity === 'caution') && (
+          <RunCures key={run.key} run={run.key} assembly={run.content.assembly ?? ''} mayEdit={mayEdit} />
         )}
         {curves.length > 0 && <h2 className="pt-3 pb-1 font-bold">How much rain it bears</h2>}
         {curves.map((points, i) => (
