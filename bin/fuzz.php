@@ -10,6 +10,13 @@ require __DIR__.'/../core/autoload.php';
 
 use Apron\Budget\Deadline;
 use Apron\Budget\TakesTooLong;
+use Apron\Conduction\Made\Buck;
+use Apron\Conduction\Made\Flashing;
+use Apron\Conduction\Made\Joint;
+use Apron\Conduction\Made\JointSizes;
+use Apron\Conduction\Made\Stack;
+use Apron\Conduction\Made\Unit;
+use Apron\Conduction\PlaneSectionFormat;
 use Apron\Json\FileRefused;
 use Apron\Material\Catalogue;
 use Apron\Project\Assessment;
@@ -34,6 +41,39 @@ foreach (['assemblies', 'details', 'openings'] as $section) {
 $part = clone $whole;
 unset($part->assemblies, $part->details, $part->openings);
 $parts[] = json_encode($part);
+
+// What the demo does not have: joints cut through, one that the building counts, a sample and a wall through hours.
+$stacks = array_column(
+    array_map(
+        fn ($assembly): array => [$assembly->id, new Stack($assembly)],
+        ProjectFormat::parse((string) json_encode($whole), $catalogue)->assemblies,
+    ),
+    1,
+    0,
+);
+$sizes = new JointSizes(new Unit, Buck::Wood, Flashing::Membrane, 40, 200, 1.5, 40, 600, 600);
+$cut = fn (string $id, ?string $meets, string $way): array => ['id' => $id] + PlaneSectionFormat::write(
+    (new Joint($stacks['w1'], $sizes, $meets === null ? null : $stacks[$meets]))->made($way, $id, 20, 0)
+        ?? throw new LogicException("no $way"),
+);
+$lean = fn (array $more): string => (string) json_encode($more + array_diff_key((array) $whole, [
+    'details' => 1, 'openings' => 1, 'site' => 1, 'training' => 1, 'takeoff' => 1, 'plan' => 1, 'tests' => 1,
+]));
+$wall = array_values(array_filter($whole->assemblies, fn (stdClass $row): bool => $row->id === 'w1'));
+$building = clone $whole->building;
+unset($building->placed);
+$building->connections = [['joint' => ['kind' => 'parapet'], 'section' => 'cut2']];
+$parts[] = $lean(['building' => $building, 'plane_sections' => [
+    $cut('cut1', null, 'corner'), $cut('cut2', 'r1', 'parapet'), $cut('cut3', null, 'sheathing'),
+]]);
+$sample = ['id' => 'r1', 'layers' => [['material' => 'osb', 'thickness_mm' => 11]], 'hours' => 24] + [
+    'initial' => ['temperature_c' => 20, 'rh_pct' => 90], 'depths_mm' => [1, 5],
+    'left' => ['temperature_c' => 20, 'rh_pct' => 40, 'h_w_m2k' => 8, 'beta_s_m' => 1e-8],
+    'right' => ['closed' => true],
+];
+$years = ['id' => 'r2', 'assembly' => 'w1', 'years' => 1, 'leak' => ['share' => 0.01, 'layer' => $wall[0]->layers[0]->id]];
+$parts[] = $lean(['building' => null, 'assemblies' => $wall, 'runs' => [$sample]]);
+$parts[] = $lean(['building' => null, 'assemblies' => $wall, 'runs' => [$years]]);
 
 const ODD = [
     null,
