@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Apron\Transient;
 
-use Apron\Material\Family;
+use Apron\Material\Face;
+use Apron\Material\Material;
 use Apron\Rules\RuleFigures;
 
 /** How well a face feeds mould: the classes of the VTT model. */
@@ -15,9 +16,16 @@ enum MouldClass: string
     case MediumResistant = 'medium-resistant';
     case Resistant = 'resistant';
 
-    /** What nobody has put in a class is taken as plastic, metal and glass: it resists. */
-    public static function of(?Family $family): self
+    /**
+     * What is in no class is plastic, metal or glass: it resists. A material of no family that stores water of the air
+     * may be of wood or paper, and is taken as such until somebody says what it is.
+     */
+    public static function of(Material $material, Face $face): self
     {
+        $family = $material->faceFamily($face);
+        if ($family === null && $material->sorptionCurve !== null) {
+            return self::Sensitive;
+        }
         foreach ([self::VerySensitive, self::Sensitive, self::MediumResistant] as $class) {
             if (RuleFigures::of('transient')->lists("mould_of_$class->value", $family?->id)) {
                 return $class;

@@ -313,7 +313,8 @@ final class WallMarch
         $outer = $assembly->layers[$boundary] ?? null;
         $order = MouldClass::cases();
         $towards = fn (Layer $layer, Face $face): MouldClass => MouldClass::of(
-            $layer->material->faceFamily($layer->turned ? $face->other() : $face),
+            $layer->material,
+            $layer->turned ? $face->other() : $face,
         );
         $of = array_filter([
             $inner === null ? null : $towards($inner, Face::Outer),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Apron\Climate\HourlyYear;
 use Apron\Climate\WallSun;
+use Apron\Material\Face;
 use Apron\Transient\MouldClass;
 use Apron\Transient\MouldIndex;
 
@@ -38,6 +39,29 @@ it('never passes what its class comes to, declines as it rests, and grows in no 
     }
     expect($mould->index)->toBeLessThan($before)->and($mould->most)->toBe($before);
 })->with([['very-sensitive', 6.0], ['sensitive', 5.3], ['medium-resistant', 3.5], ['resistant', 2.0]]);
+
+it('takes what is of no family and stores water for food, and a film of no family for none', function () {
+    $own = fn (array $more): array => $more + [
+        'id' => 'own', 'name' => 'Own', 'conductivity_w_mk' => 0.1, 'vapour_resistance_factor' => 20,
+    ];
+    $class = function (array $material): MouldClass {
+        $project = readProject([
+            'format' => 'apron-project/1',
+            'project' => ['name' => 'M', 'units' => 'si'],
+            'materials' => [$material],
+        ]);
+
+        return MouldClass::of($project->materials->find('own') ?? throw new LogicException('gone'), Face::Inner);
+    };
+    $stores = ['sorption_curve' => [
+        ['rh_pct' => 80, 'water_kg_m3' => 30],
+        ['rh_pct' => 100, 'water_kg_m3' => 60],
+    ]];
+    expect($class($own([])))->toBe(MouldClass::Resistant)
+        ->and($class($own($stores)))->toBe(MouldClass::Sensitive)
+        ->and($class($own($stores + ['family' => 'brick'])))->toBe(MouldClass::MediumResistant)
+        ->and($class($own(['family' => 'lumber'])))->toBe(MouldClass::VerySensitive);
+});
 
 it('puts no more sun on the faces of a box than comes', function () {
     $sum = [];
