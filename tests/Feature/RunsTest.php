@@ -138,6 +138,11 @@ it('makes joints with a roof and with a floor, and counts one in what the buildi
     [$project, $consultant] = practice();
     $this->actingAs($consultant);
     $path = "/api/projects/$project->id";
+    [$screw] = $this->postJson("$path/joints", ['assembly' => 'w1', 'kind' => 'point', 'per_m2' => 8])->assertOk()->json();
+    expect($screw['content'])->toBeNull()
+        ->and($screw['psi_w_mk'])->toBeNull()
+        ->and($screw['chi_w_k'])->toBeGreaterThan(0.001)->toBeLessThan(0.01)
+        ->and($screw['added_u_w_m2k'])->toEqualWithDelta(8 * $screw['chi_w_k'], 1e-12);
     foreach (['parapet' => 'r1', 'foot' => 'f1'] as $kind => $meets) {
         $made = $this->postJson("$path/joints", ['assembly' => 'w1'] + compact('kind', 'meets'))->assertOk()->json();
         expect(count($made))->toBe($kind === 'parapet' ? 3 : 2)->and($made[0]['content']['assembly'])->toBe('w1');

@@ -13,6 +13,7 @@ use Apron\Conduction\Made\Flashing;
 use Apron\Conduction\Made\Joint;
 use Apron\Conduction\Made\JointKind;
 use Apron\Conduction\Made\JointSizes;
+use Apron\Conduction\Made\Point;
 use Apron\Conduction\Made\Stack;
 use Apron\Conduction\Made\Unit;
 use Apron\Conduction\PlaneSectionFormat;
@@ -79,6 +80,10 @@ class PlaneSectionController
             'parapet_mm' => 'numeric|between:50,3000',
             'edge_mm' => 'numeric|between:0,3000',
             'meets' => 'nullable|string|max:80',
+            'diameter_mm' => 'numeric|between:1,200',
+            'point_w_mk' => 'numeric|between:0.02,400',
+            'embedded_mm' => 'numeric|between:0,500',
+            'per_m2' => 'numeric|between:0,200',
         ]);
         $kind = JointKind::from($given['kind']);
         $wall = $this->stack($project, $given['assembly']);
@@ -97,6 +102,13 @@ class PlaneSectionController
             $number('glass_u', $usual->glassU),
             $number('glass_mm', $usual->glassMm),
         );
+        $usually = new Point;
+        $point = new Point(
+            $number('diameter_mm', $usually->diameterMm),
+            $number('point_w_mk', $usually->conductivity),
+            $number('embedded_mm', $usually->embeddedMm),
+            $number('per_m2', $usually->perM2),
+        );
         $sizes = new JointSizes(
             unit: $unit,
             buck: Buck::from($given['buck'] ?? Buck::Wood->value),
@@ -107,6 +119,7 @@ class PlaneSectionController
             flangeMm: $number('flange_mm', 40.0),
             parapetMm: $number('parapet_mm', 600.0),
             edgeMm: $number('edge_mm', 600.0),
+            point: $point,
         );
         $joint = new Joint($wall, $sizes, $meets);
         $called = $wall->assembly->name.($meets === null ? '' : ", {$meets->assembly->name}");
@@ -118,7 +131,9 @@ class PlaneSectionController
             }
             $heat = SectionHeat::of($section);
             $told = [
-                'psi_w_mk' => $heat->psi,
+                'psi_w_mk' => $section->isRound ? null : $heat->psi,
+                'chi_w_k' => $section->isRound ? $heat->psi : null,
+                'added_u_w_m2k' => $section->isRound ? ($heat->psi ?? 0.0) * $point->perM2 : null,
                 'frsi' => $heat->factor,
                 'halving_changes_pct' => $heat->changed === null ? null : 100 * $heat->changed,
             ];
@@ -126,7 +141,10 @@ class PlaneSectionController
             $rows[] = [
                 'way' => $way,
                 'title' => $title,
-                'content' => PlaneSectionFormat::write($section) + ['assembly' => $wall->assembly->id],
+                // A cut through an axis is no section of the project file.
+                'content' => $section->isRound
+                    ? null
+                    : PlaneSectionFormat::write($section) + ['assembly' => $wall->assembly->id],
                 'installed_u_w_m2k' => $isUnit
                     ? $unit->installedU($told['psi_w_mk'], $number('unit_wide_mm', 1230), $number('unit_high_mm', 1480))
                     : null,

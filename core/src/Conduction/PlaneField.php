@@ -151,16 +151,42 @@ final class PlaneField
                 $conductivity = $this->cells[($j + 1) * ($wide + 1) + $i + 1];
                 $dx = $x[$i + 1] - $x[$i];
                 $at = $j * $wide + $i;
-                $along = (0.5 * $conductivity * $dy) / $dx;
-                $up = (0.5 * $conductivity * $dx) / $dy;
+                $along = (0.5 * $conductivity * $dy * $this->round($i, $i + 1)) / $dx;
                 $east[$at] += $along;
                 $east[$at + $wide] += $along;
-                $north[$at] += $up;
-                $north[$at + 1] += $up;
+                // Round an axis the outer half of a cell is longer than the inner.
+                [$inner, $outer] = $this->halves($i);
+                $north[$at] += ($conductivity * $inner) / $dy;
+                $north[$at + 1] += ($conductivity * $outer) / $dy;
             }
         }
 
         return [$east, $north];
+    }
+
+    /** How long what lies between two lines is: m round the axis at their middle, or a metre of joint, as 1. */
+    private function round(int $one, int $other): float
+    {
+        return $this->section->isRound
+            ? (M_PI * ($this->grid->x[$one] + $this->grid->x[$other])) / 1000
+            : 1.0;
+    }
+
+    /**
+     * The level faces of both halves of a column of cells, mm for each metre of joint; round an axis mm times m.
+     *
+     * @return array{float, float} inner, outer
+     */
+    private function halves(int $column): array
+    {
+        [$from, $to] = [$this->grid->x[$column], $this->grid->x[$column + 1]];
+        $half = 0.5 * ($to - $from);
+        if (! $this->section->isRound) {
+            return [$half, $half];
+        }
+        $middle = $from + $half;
+
+        return [(M_PI * ($middle ** 2 - $from ** 2)) / 1000, (M_PI * ($to ** 2 - $middle ** 2)) / 1000];
     }
 
     /**
@@ -202,13 +228,15 @@ final class PlaneField
                 if ($j < $high - 1 && $this->isFace($this->cells[$cell], $this->cells[$cell + 1])) {
                     $beyond = $this->cells[$cell] === self::NOTHING ? -self::BESIDE : self::BESIDE;
                     $air = $this->airAt($x[$i] + $beyond, 0.5 * ($y[$j] + $y[$j + 1]));
-                    $this->face($air, $y[$j + 1] - $y[$j], $node, $node + $wide);
+                    $half = 0.5 * ($y[$j + 1] - $y[$j]) * $this->round($i, $i);
+                    $this->face($air, [$node => $half, $node + $wide => $half]);
                 }
                 $cell = $j * $row + $i + 1;
                 if ($i < $wide - 1 && $this->isFace($this->cells[$cell], $this->cells[$cell + $row])) {
                     $beyond = $this->cells[$cell] === self::NOTHING ? -self::BESIDE : self::BESIDE;
                     $air = $this->airAt(0.5 * ($x[$i] + $x[$i + 1]), $y[$j] + $beyond);
-                    $this->face($air, $x[$i + 1] - $x[$i], $node, $node + 1);
+                    [$inner, $outer] = $this->halves($i);
+                    $this->face($air, [$node => $inner, $node + 1 => $outer]);
                 }
             }
         }
@@ -232,18 +260,19 @@ final class PlaneField
         return $found;
     }
 
-    private function face(int $air, float $length, int $one, int $other): void
+    /** @param  array<int, float>  $lengths  mm by node, round an axis mm times m */
+    private function face(int $air, array $lengths): void
     {
         if ($air < 0) {
             return;
         }
         $resistance = $this->section->airs[$air]->resistance;
-        $half = $resistance > 0.0 ? (0.5 * $length) / 1000 / $resistance : 0.0;
-        $this->faces[$air][$one] = ($this->faces[$air][$one] ?? 0.0) + $half;
-        $this->faces[$air][$other] = ($this->faces[$air][$other] ?? 0.0) + $half;
-        if ($resistance === 0.0) {
-            $this->held[$one][$air] = $air;
-            $this->held[$other][$air] = $air;
+        foreach ($lengths as $node => $length) {
+            $given = $resistance > 0.0 ? $length / 1000 / $resistance : 0.0;
+            $this->faces[$air][$node] = ($this->faces[$air][$node] ?? 0.0) + $given;
+            if ($resistance === 0.0) {
+                $this->held[$node][$air] = $air;
+            }
         }
     }
 

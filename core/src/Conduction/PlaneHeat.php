@@ -57,7 +57,7 @@ final readonly class PlaneHeat
         return $airs === null ? null : $this->flow / ($airs['inside'] - $airs['outside']);
     }
 
-    /** W/(m·K): what the joint adds to the parts beside it (ISO 10211, 7.1) */
+    /** W/(m·K): what the joint adds to the parts beside it (ISO 10211, 7.1); of a section round an axis χ, W/K */
     public function psi(): ?float
     {
         $coupling = $this->coupling();

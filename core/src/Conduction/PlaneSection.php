@@ -22,6 +22,8 @@ final readonly class PlaneSection
         public array $flanking = [],
         /** the assembly that it is a joint of; null where nobody has said */
         public ?string $assembly = null,
+        /** the same all round an axis at x = 0 and not along a length: x is the radius, and what flows is W */
+        public bool $isRound = false,
     ) {
     }
 

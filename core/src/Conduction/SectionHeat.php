@@ -41,6 +41,7 @@ final readonly class SectionHeat
             $section->airs,
             $section->points,
             $section->flanking,
+            $section->isRound,
         ]));
     }
 }

@@ -4201,13 +4201,17 @@ export interface components {
         MadeJoint: {
             way: string;
             title: string;
-            /** @description a section as the project file has it */
-            content: Record<string, never>;
+            /** @description a section as the project file has it; null of a point */
+            content: Record<string, never> | null;
             psi_w_mk: number | null;
             frsi: number | null;
             halving_changes_pct: number | null;
             /** @description of a unit with its edge; null of other joints */
             installed_u_w_m2k: number | null;
+            /** @description W/K of a point; null of other joints */
+            chi_w_k: number | null;
+            /** @description of so many points on each m² */
+            added_u_w_m2k: number | null;
         };
         /** @description a change to the assembly of a run, and what the same run of it comes to */
         RunCure: {

@@ -16,22 +16,8 @@ use Apron\Conduction\Made\UnitPlace;
 use Apron\Conduction\Made\UnitSection;
 use Apron\Conduction\PlaneHeat;
 use Apron\Conduction\PlaneSection;
-use Apron\Material\Catalogue;
-use Apron\Project\ProjectFormat;
 
 require_once __DIR__.'/Support.php';
-
-/** A wall of the demo: w1 of timber, w2 on steel studs, both with their insulation outside. */
-function stackOf(string $id): Stack
-{
-    $demo = (string) file_get_contents(dirname(__DIR__, 3).'/database/demo/project.json');
-    foreach (ProjectFormat::parse($demo, new Catalogue)->assemblies as $assembly) {
-        if ($assembly->id === $id) {
-            return new Stack($assembly);
-        }
-    }
-    throw new LogicException("no $id");
-}
 
 /** ψ of a unit there, W/(m·K) */
 function installed(

@@ -49,6 +49,7 @@ final readonly class Joint
             ],
             JointKind::Girt => ['girt' => 'steel girt through the insulation'],
             JointKind::Stud => ['stud' => 'a stud of the wall'],
+            JointKind::Point => ['point' => 'a screw or a bracket, as a round post'],
             JointKind::Parapet => [
                 ParapetWay::Bare->value => 'parapet, what bears the wall goes up',
                 ParapetWay::Wrapped->value => 'parapet, insulation up its back and over it',
@@ -82,6 +83,7 @@ final readonly class Joint
             'slab through' => ThroughSection::slab($this->wall, $sizes->slabMm, true),
             'girt' => ThroughSection::girt($this->wall, $sizes->gaugeMm, $sizes->flangeMm),
             'stud' => ThroughSection::stud($this->wall),
+            'point' => new PointSection($this->wall, $sizes->point),
             'foot' => $this->foot(0.0),
             'foot deeper' => $this->foot($sizes->edgeMm),
             default => $this->parapet(ParapetWay::tryFrom($way)) ?? $this->unit($way),

@@ -15,6 +15,7 @@ enum JointKind: string
     case Slab = 'slab';
     case Girt = 'girt';
     case Stud = 'stud';
+    case Point = 'point';
     case Parapet = 'parapet';
     case Foot = 'foot';
 

@@ -20,6 +20,7 @@ final readonly class JointSizes
         public float $parapetMm,
         /** mm that the insulation goes on below the ground */
         public float $edgeMm,
+        public Point $point = new Point,
     ) {
     }
 }

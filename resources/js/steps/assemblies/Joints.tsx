@@ -185,9 +185,10 @@ export default function Joints() {
             <thead>
               <tr className="border-b border-ink text-left">
                 <th>best first</th>
-                <th className="text-right">ψ, W/(m·K)</th>
+                <th className="text-right">{kind === 'point' ? 'χ, W/K' : 'ψ, W/(m·K)'}</th>
                 <th className="text-right">fRsi</th>
                 {kind === 'unit' && <th className="text-right">U built in, W/(m²K)</th>}
+                {kind === 'point' && <th className="text-right">adds to U, W/(m²K)</th>}
                 <th />
               </tr>
             </thead>
@@ -195,11 +196,14 @@ export default function Joints() {
               {made.data.map((joint) => (
                 <tr key={joint.way} className="border-b border-hair" data-way={joint.way}>
                   <td>{joint.title}</td>
-                  <td className="text-right">{digits(joint.psi_w_mk)}</td>
+                  <td className="text-right">
+                    {joint.chi_w_k === null ? digits(joint.psi_w_mk) : joint.chi_w_k.toFixed(5)}
+                  </td>
                   <td className="text-right">{joint.frsi?.toFixed(3) ?? '–'}</td>
                   {kind === 'unit' && <td className="text-right">{joint.installed_u_w_m2k?.toFixed(2) ?? '–'}</td>}
+                  {joint.added_u_w_m2k !== null && <td className="text-right">{joint.added_u_w_m2k.toFixed(4)}</td>}
                   <td className="text-right whitespace-nowrap">
-                    {mayEdit && (
+                    {mayEdit && joint.content && (
                       <button className="link" disabled={keep.isPending} onClick={() => keep.mutate(joint)}>
                         keep and draw
                       </button>

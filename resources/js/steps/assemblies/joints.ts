@@ -7,6 +7,7 @@ export const KINDS = {
   slab: 'the edge of a floor',
   girt: 'a girt',
   stud: 'a stud',
+  point: 'a screw or bracket',
   parapet: 'a parapet',
   foot: 'its foot on the ground',
 } as const;
@@ -27,6 +28,10 @@ export type JointField =
   | 'flange_mm'
   | 'parapet_mm'
   | 'edge_mm'
+  | 'diameter_mm'
+  | 'point_w_mk'
+  | 'embedded_mm'
+  | 'per_m2'
   | 'inside_c'
   | 'outside_c';
 
@@ -56,6 +61,13 @@ export const FIELDS: Record<JointKind, Field[]> = {
   corner: AIRS,
   'inside-corner': AIRS,
   stud: AIRS,
+  point: [
+    ['diameter_mm', 'across, mm', 1, 200],
+    ['point_w_mk', 'conductivity, W/(m·K)', 0.02, 400],
+    ['embedded_mm', 'into what bears, mm', 0, 500],
+    ['per_m2', 'on each m²', 0, 200],
+    ...AIRS,
+  ],
   parapet: [
     ['parapet_mm', 'parapet over the roof, mm', 50, 3000],
     ['cover_mm', 'insulation round it, mm', 0, 200],
@@ -72,6 +84,7 @@ export const MEETS: Partial<Record<JointKind, string>> = { parapet: 'roof', foot
 /** Why a wall has none of them. */
 export const NONE: Partial<Record<JointKind, string>> = {
   unit: 'This wall has no such place: the frame is deeper than there is room for.',
+  point: 'This wall has no insulation outside for a screw to go through.',
   girt: 'This wall has no insulation outside for a girt to go through.',
   stud: 'This wall has no framed layer.',
 };
