@@ -79,6 +79,7 @@ class PlaneSectionController
             'flange_mm' => 'numeric|between:0,200',
             'parapet_mm' => 'numeric|between:50,3000',
             'edge_mm' => 'numeric|between:0,3000',
+            'deep_mm' => 'numeric|between:100,6000',
             'meets' => 'nullable|string|max:80',
             'diameter_mm' => 'numeric|between:1,200',
             'point_w_mk' => 'numeric|between:0.02,400',
@@ -119,6 +120,7 @@ class PlaneSectionController
             flangeMm: $number('flange_mm', 40.0),
             parapetMm: $number('parapet_mm', 600.0),
             edgeMm: $number('edge_mm', 600.0),
+            deepMm: $number('deep_mm', 2000.0),
             point: $point,
         );
         $joint = new Joint($wall, $sizes, $meets);

@@ -143,6 +143,24 @@ it('has ground let through what the standard for floors on it says', function ()
     expect((new FootSection(stackOf('w1'), $floor, 0))->onGround(8.0, $ground))->toEqualWithDelta($u, 0.06 * $u);
 });
 
+it('has a cellar lose what the standard for floors and walls in the ground says, where nothing goes round its foot', function () {
+    // Wall and floor as one board of wool each, its corner closed: nothing but the ground is left between the two
+    // ways. The formulas are an approximation, and said to be within some per cent.
+    $wall = boardOf(150, 0.04);
+    $section = (new FootSection($wall, $wall, 0.0, 2000.0))->made('s', 's', 20, 0);
+    $closed = new PlaneSection('s', 's', [
+        ...array_filter($section->blocks, fn (Block $block): bool => $block->conductivity !== 2.3),
+        block([0, -150, 150, 0], 0.04),
+    ], $section->airs, [], $section->flanking);
+    $heat = new PlaneHeat($closed);
+    expect($heat->psi())->toEqualWithDelta(0.0, 0.04 * $heat->coupling());
+    // On a footing of concrete it loses more, and less again where the insulation goes on below the floor.
+    [$psi, $deeper] = array_map(fn (float $edge): float => (float) (new PlaneHeat(
+        (new FootSection(stackOf('b1'), stackOf('f1'), $edge, 2000.0))->made('s', 's', 20, 0),
+    ))->psi(), [0.0, 600.0]);
+    expect($psi)->toBeGreaterThan(0.1)->toBeLessThan(0.75)->and($deeper)->toBeLessThan($psi - 0.03);
+});
+
 it('tells a slab that stops behind the insulation from one that goes through it', function () {
     $wall = stackOf('w1');
     $psi = fn (bool $through): float => (float) (new PlaneHeat(

@@ -59,6 +59,10 @@ final readonly class Joint
                 'foot' => 'foot of the wall, its insulation to the ground',
                 'foot deeper' => 'foot of the wall, its insulation on below the ground',
             ],
+            JointKind::Cellar => [
+                'cellar' => 'foot of a cellar wall, its insulation to the floor',
+                'cellar deeper' => 'foot of a cellar wall, its insulation on below the floor',
+            ],
         };
     }
 
@@ -86,6 +90,8 @@ final readonly class Joint
             'point' => new PointSection($this->wall, $sizes->point),
             'foot' => $this->foot(0.0),
             'foot deeper' => $this->foot($sizes->edgeMm),
+            'cellar' => $this->foot(0.0, $sizes->deepMm),
+            'cellar deeper' => $this->foot($sizes->edgeMm, $sizes->deepMm),
             default => $this->parapet(ParapetWay::tryFrom($way)) ?? $this->unit($way),
         };
 
@@ -99,9 +105,9 @@ final readonly class Joint
             : new ParapetSection($this->wall, $this->meets, $way, $this->sizes->parapetMm, $this->sizes->coverMm);
     }
 
-    private function foot(float $edgeMm): ?FootSection
+    private function foot(float $edgeMm, float $deepMm = 0.0): ?FootSection
     {
-        return $this->meets === null ? null : new FootSection($this->wall, $this->meets, $edgeMm);
+        return $this->meets === null ? null : new FootSection($this->wall, $this->meets, $edgeMm, $deepMm);
     }
 
     private function unit(string $way): ?UnitSection

@@ -18,13 +18,14 @@ enum JointKind: string
     case Point = 'point';
     case Parapet = 'parapet';
     case Foot = 'foot';
+    case Cellar = 'cellar';
 
     /** What the wall meets there; null for nothing but itself. */
     public function meets(): ?AssemblyKind
     {
         return match ($this) {
             self::Parapet => AssemblyKind::Roof,
-            self::Foot => AssemblyKind::Floor,
+            self::Foot, self::Cellar => AssemblyKind::Floor,
             default => null,
         };
     }

@@ -20,6 +20,8 @@ final readonly class JointSizes
         public float $parapetMm,
         /** mm that the insulation goes on below the ground */
         public float $edgeMm,
+        /** mm of ground over the floor of a cellar */
+        public float $deepMm = 2000.0,
         public Point $point = new Point,
     ) {
     }

@@ -10,6 +10,7 @@ export const KINDS = {
   point: 'a screw or bracket',
   parapet: 'a parapet',
   foot: 'its foot on the ground',
+  cellar: 'its foot in a cellar',
 } as const;
 
 export type JointKind = keyof typeof KINDS;
@@ -28,6 +29,7 @@ export type JointField =
   | 'flange_mm'
   | 'parapet_mm'
   | 'edge_mm'
+  | 'deep_mm'
   | 'diameter_mm'
   | 'point_w_mk'
   | 'embedded_mm'
@@ -74,12 +76,17 @@ export const FIELDS: Record<JointKind, Field[]> = {
     ...AIRS,
   ],
   foot: [['edge_mm', 'insulation below the ground, mm', 0, 3000], ...AIRS],
+  cellar: [
+    ['deep_mm', 'ground over the floor, mm', 100, 6000],
+    ['edge_mm', 'insulation below the floor, mm', 0, 3000],
+    ...AIRS,
+  ],
   slab: [['slab_mm', 'floor thick, mm', 20, 1000], ...AIRS],
   girt: [['gauge_mm', 'sheet, mm', 0.3, 10], ['flange_mm', 'flange, mm', 0, 200], ...AIRS],
 };
 
 /** Which assemblies a wall may meet at a joint of that kind. */
-export const MEETS: Partial<Record<JointKind, string>> = { parapet: 'roof', foot: 'floor' };
+export const MEETS: Partial<Record<JointKind, string>> = { parapet: 'roof', foot: 'floor', cellar: 'floor' };
 
 /** Why a wall has none of them. */
 export const NONE: Partial<Record<JointKind, string>> = {
