@@ -71,7 +71,8 @@ $sample = ['id' => 'r1', 'layers' => [['material' => 'osb', 'thickness_mm' => 11
     'left' => ['temperature_c' => 20, 'rh_pct' => 40, 'h_w_m2k' => 8, 'beta_s_m' => 1e-8],
     'right' => ['closed' => true],
 ];
-$years = ['id' => 'r2', 'assembly' => 'w1', 'years' => 1, 'leak' => ['share' => 0.01, 'layer' => $wall[0]->layers[0]->id]];
+$years = ['id' => 'r2', 'assembly' => 'w1', 'years' => 1] +
+    ['leak' => ['share' => 0.01, 'layer' => $wall[0]->layers[0]->id]];
 $parts[] = $lean(['building' => null, 'assemblies' => $wall, 'runs' => [$sample]]);
 $parts[] = $lean(['building' => null, 'assemblies' => $wall, 'runs' => [$years]]);
 

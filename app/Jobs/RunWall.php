@@ -57,7 +57,10 @@ class RunWall implements ShouldQueue
 
             return;
         }
-        $row->update(['state' => RunState::Running, 'doing' => 'the first hours']);
+        // Whoever cancels it at this moment has cancelled it.
+        if (! $this->write(['state' => RunState::Running, 'doing' => 'the first hours'])) {
+            return;
+        }
         try {
             $result = WallResult::of(
                 $run,
@@ -69,7 +72,7 @@ class RunWall implements ShouldQueue
         } catch (RunCancelled) {
             return;
         }
-        $row->update([
+        $this->write([
             'state' => RunState::Done,
             'years_done' => $result->years,
             'doing' => $result->cut === null ? 'run' : "cut off: it took $result->cut",
@@ -90,14 +93,23 @@ class RunWall implements ShouldQueue
     /** @throws RunCancelled once somebody has cancelled it */
     private function told(int $year, Memory $memory): void
     {
-        $going = Run::whereKey($this->hash)->whereIn('state', RunState::unfinished())->update([
+        $going = $this->write([
             'state' => RunState::Running,
             'years_done' => $year,
             'doing' => "year $year",
             'memory' => KeptRuns::write($memory),
         ]);
-        if ($going === 0) {
+        if (! $going) {
             throw new RunCancelled;
         }
+    }
+
+    /**
+     * @param  array<string, mixed>  $said
+     * @return bool whether it stands: not where somebody has cancelled it
+     */
+    private function write(array $said): bool
+    {
+        return Run::whereKey($this->hash)->whereIn('state', RunState::unfinished())->update($said) > 0;
     }
 }

@@ -54,7 +54,7 @@ final class KeptRuns implements RunKeeper
     /**
      * A run of a project as it is stored, with its airs.
      *
-     * @return array{WallRun, Climate, IndoorAir, string, CoreProject} its hash, and what of the project it was read with
+     * @return array{WallRun, Climate, IndoorAir, string, CoreProject} its hash, and what it was read with
      */
     public function named(Project $project, string $key): array
     {

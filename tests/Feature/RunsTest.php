@@ -138,7 +138,8 @@ it('makes joints with a roof and with a floor, and counts one in what the buildi
     [$project, $consultant] = practice();
     $this->actingAs($consultant);
     $path = "/api/projects/$project->id";
-    [$screw] = $this->postJson("$path/joints", ['assembly' => 'w1', 'kind' => 'point', 'per_m2' => 8])->assertOk()->json();
+    $asked = ['assembly' => 'w1', 'kind' => 'point', 'per_m2' => 8];
+    [$screw] = $this->postJson("$path/joints", $asked)->assertOk()->json();
     expect($screw['content'])->toBeNull()
         ->and($screw['psi_w_mk'])->toBeNull()
         ->and($screw['chi_w_k'])->toBeGreaterThan(0.001)->toBeLessThan(0.01)

@@ -12,8 +12,9 @@ use Apron\Conduction\Rect;
 use Apron\Rules\RuleFigures;
 
 /**
- * A screw with its washer through the outer insulation, or a bracket as a round post of the same section: cut through its axis, the
- * same all round. What its ψ comes to, with the wall around it taken off by its area, is χ (ISO 10211, 7.1).
+ * A screw with its washer through the outer insulation, or a bracket as a round post of the same section: cut through
+ * its axis, the same all round. What its ψ comes to, with the wall around it taken off by its area, is χ (ISO 10211,
+ * 7.1).
  */
 final readonly class PointSection
 {

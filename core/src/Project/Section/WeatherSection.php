@@ -61,7 +61,7 @@ final class WeatherSection extends OneSection implements LongDocument
         return $short;
     }
 
-    /** The climate of the brief, with its hours where they are kept: those of another climate say nothing of this one. */
+    /** The climate of the brief, with its hours where they are kept: those of another say nothing of this one. */
     public static function climate(Project $project): ?Climate
     {
         $climate = $project->brief->climate;
