@@ -3,6 +3,7 @@ import { useParams } from 'react-router';
 import { useUnits } from '../ui/units';
 import { get } from './client';
 import { address } from './paths';
+import { withLatelySaved } from './queries';
 
 export function useProjectId(): string {
   return useParams().project ?? '';
@@ -15,7 +16,7 @@ export function useDocuments() {
   const id = useProjectId();
   return useQuery({
     queryKey: ['project', id],
-    queryFn: () => get(address('/api/projects/{project}', { project: id })),
+    queryFn: () => withLatelySaved(id, () => get(address('/api/projects/{project}', { project: id }))),
     enabled: id !== '',
   });
 }

@@ -31,6 +31,7 @@ const LISTS = {
   run: 'runs',
   'plane-section': 'plane_sections',
   acceptance: 'acceptances',
+  weather: 'weather',
 } as const;
 
 /** What is reckoned from documents: asked for again where it is on the screen, and marked old where it is not. */
@@ -47,8 +48,36 @@ const RECKONED = [
   'section',
 ];
 
+/** So long ago nothing that is still under way was asked. */
+const LATELY_MS = 120_000;
+
+let lately: { project: string; at: number; saved: Doc<unknown> }[] = [];
+
+/**
+ * All documents of a project. What was saved while they were under way may not be in them: it stands, and does not go
+ * back to what it was.
+ */
+export async function withLatelySaved(
+  project: string,
+  ask: () => Promise<ProjectDocuments>,
+): Promise<ProjectDocuments> {
+  const began = performance.now();
+  const documents = await ask();
+  return lately
+    .filter((s) => s.project === project && s.at >= began && !isNewer(documents, s.saved))
+    .reduce((all, s) => withDocument(all, s.saved), documents);
+}
+
+/** Whether what came has a later revision of a document than the one that was saved here. */
+function isNewer(documents: ProjectDocuments, saved: Doc<unknown>): boolean {
+  const all = [documents.brief, ...Object.values(LISTS).flatMap((list) => documents[list] as Doc<unknown>[])];
+  return all.some((d) => d.kind === saved.kind && d.key === saved.key && d.revision > saved.revision);
+}
+
 /** One document was saved: it takes its place among the others, and what is reckoned from it is asked for again. */
 export function documentSaved(project: string, saved: Doc<unknown>): void {
+  const now = performance.now();
+  lately = [...lately.filter((s) => now - s.at < LATELY_MS), { project, at: now, saved }];
   queries.setQueryData<ProjectDocuments>(
     ['project', project],
     (documents) => documents && withDocument(documents, saved),

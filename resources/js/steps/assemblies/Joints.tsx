@@ -112,6 +112,7 @@ export default function Joints() {
           <label className="text-[12px]">
             joint
             <select
+              aria-label="Kind of joint"
               className="block"
               value={kind}
               onChange={(e) => {
