@@ -71,7 +71,7 @@ $views = [
         '[data-worst]',
     ],
     'site' => ['site', '[data-drawing=unfolded]', null],
-    'report' => ['report', 'button.act', null],
+    'report' => ['report', 'button.act:enabled', null],
     'phone-reading' => [
         'site/check/o4.head-strip-past-jamb.left',
         '[data-drawing=unfolded]',

@@ -40,7 +40,9 @@ interface ReadSoFar {
   out: number;
 }
 
-/** Least, most, mean, count and share out of tolerance, of readings that are numbers. */
+/** Least, most, mean, count and share out of tolerance, of readings that are numbers; of one what it is. */
 export const readInWords = ({ count, least_mm, most_mm, mean_mm, out }: ReadSoFar, units: 'si' | 'us'): string =>
-  `${show(least_mm, 'length', units)} to ${show(most_mm, 'length', units)}, mean ${show(mean_mm, 'length', units)}, ` +
-  `${count} read, ${Math.round(out * 100)} % out`;
+  count === 1
+    ? `${show(least_mm, 'length', units)}, 1 read${out > 0 ? ', out of it' : ''}`
+    : `${show(least_mm, 'length', units)} to ${show(most_mm, 'length', units)}, mean ${show(mean_mm, 'length', units)}, ` +
+      `${count} read, ${Math.round(out * 100)} % out`;

@@ -95,8 +95,8 @@ export default function Joints() {
           )}
           <p className="mt-2 border-t border-hair pt-2 text-[11px] text-faint">
             By ISO 10211; ψ by lengths in the plane of the layer that carries air. Frame and glass are blocks that lose
-            what their data sheet states; studs and fasteners are not in the cut. Clips and screws are points: they take
-            three dimensions and are not computed here. Computed, not approved.
+            what their data sheet states; studs and fasteners are not in the cut. A screw or a bracket is a round post
+            with a washer, cut through its axis; what is not round takes three dimensions. Computed, not approved.
           </p>
         </>
       }
