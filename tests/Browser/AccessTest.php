@@ -122,7 +122,7 @@ it(
 it('shows who leads the crew the cards, the quantities and the calendar, and opens there', function () {
     signedIn('crew', function (Browser $browser): void {
         $browser->click('a[href^="/p/"]');
-        $browser->see('[data-drawing], [data-step], main h1');
+        $browser->see('nav[aria-label=Steps] a[href$="/calendar"]');
         $path = (string) $browser->driver->executeScript('return location.pathname');
         expect($path)->toContain('/sequences');
         $steps = 'return [...document.querySelectorAll("nav[aria-label=Steps] a")].slice(1).map((a) => a.pathname.split("/")[3])';

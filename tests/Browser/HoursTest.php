@@ -50,7 +50,8 @@ it('sets the places of a unit side by side, keeps one and draws it with its isot
 it('counts the foot of a wall in the building: its heat and its thread follow, and the decision stays beside it', function () {
     signedIn('consultant', function (Browser $browser): void {
         $project = copyOfDemo($browser);
-        $building = fn (): array => json_decode(fetched($browser, "/api/projects/$project/assessment?paths=none"), true)['building'];
+        $told = fn (): string => fetched($browser, "/api/projects/$project/assessment?paths=none");
+        $building = fn (): array => json_decode($told(), true)['building'];
         $foot = fn (): array => array_values(array_filter(
             $building()['joints'],
             fn (array $j): bool => $j['kind'] === 'wall-to-slab',
@@ -92,8 +93,9 @@ it('keeps the hours of a weather file with its climate, and says so', function (
     signedIn('consultant', function (Browser $browser): void {
         $project = copyOfDemo($browser);
         $lines = [
-            'LOCATION,Measured hill,XX,NON,None,0,52.0,0.0,0.0,10.0', 'DESIGN CONDITIONS,0', 'TYPICAL/EXTREME PERIODS,0',
-            'GROUND TEMPERATURES,0', 'HOLIDAYS/DAYLIGHT SAVINGS,No,0,0,0', 'COMMENTS 1,made up', 'COMMENTS 2,', 'DATA PERIODS,1',
+            'LOCATION,Measured hill,XX,NON,None,0,52.0,0.0,0.0,10.0', 'DESIGN CONDITIONS,0',
+            'TYPICAL/EXTREME PERIODS,0', 'GROUND TEMPERATURES,0', 'HOLIDAYS/DAYLIGHT SAVINGS,No,0,0,0',
+            'COMMENTS 1,made up', 'COMMENTS 2,', 'DATA PERIODS,1',
         ];
         foreach (Apron\Climate\Month::DAYS as $m => $days) {
             for ($h = 0; $h < 24 * $days; $h++) {

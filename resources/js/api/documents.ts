@@ -24,8 +24,7 @@ export async function createDocument(
     const id = idOf(gone);
     const { kind, content } = await made(id);
     try {
-      const path = address('/api/projects/{project}/documents/{kind}/{key}', { project, kind, key: id });
-      documentSaved(project, await put(path, { revision: 0, content, save: ulid() }));
+      await saveDocument(project, { kind, key: id, revision: 0 }, content);
       return id;
     } catch (error) {
       if (!(error instanceof Refused) || error.status !== 409 || n === TRIES) throw error;
@@ -34,3 +33,23 @@ export async function createDocument(
     }
   }
 }
+
+interface Where {
+  kind: string;
+  key: string;
+  /** 0 where there is none yet */
+  revision: number;
+}
+
+/** Saves a document over the revision that is known; it takes its place among the others. */
+export async function saveDocument(project: string, { kind, key, revision }: Where, content: unknown): Promise<void> {
+  documentSaved(project, await written(project, { kind, key, revision }, content));
+}
+
+/** The same, of a document of which less is shown than was written. */
+export const written = (project: string, { kind, key, revision }: Where, content: unknown) =>
+  put(address('/api/projects/{project}/documents/{kind}/{key}', { project, kind, key }), {
+    revision,
+    content,
+    save: ulid(),
+  });

@@ -1,9 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
-import { ulid } from 'ulid';
-import { put, wordsOf } from '../../api/client';
+import { wordsOf } from '../../api/client';
+import { saveDocument } from '../../api/documents';
 import { useAssessment, useDocuments, useProjectId } from '../../api/hooks';
-import { address } from '../../api/paths';
-import { documentSaved } from '../../api/queries';
 import { saidOf, sidesOf, withSaid, type Of } from '../../building/connections';
 import { KINDS } from '../../building/words';
 import { show } from '../../quantity/show';
@@ -26,13 +24,7 @@ export function CountsAt({ section, assembly, mayEdit }: Props) {
     mutationFn: async (to: { of: Of; counts: boolean }) => {
       if (!doc) return;
       const said = to.counts ? { section, psi_w_mk: undefined } : { section: undefined };
-      const path = address('/api/projects/{project}/documents/{kind}/{key}', {
-        project,
-        kind: doc.kind,
-        key: doc.key,
-      });
-      const content = withSaid(doc.content, to.of, said);
-      documentSaved(project, await put(path, { revision: doc.revision, content, save: ulid() }));
+      await saveDocument(project, doc, withSaid(doc.content, to.of, said));
     },
   });
   if (!doc) return null;

@@ -1,9 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { ulid } from 'ulid';
-import { get, post, put, wordsOf } from '../../api/client';
+import { get, post, wordsOf } from '../../api/client';
+import { saveDocument } from '../../api/documents';
 import { useDocuments, useProjectId } from '../../api/hooks';
 import { address } from '../../api/paths';
-import { documentSaved } from '../../api/queries';
 import type { RunCure } from '../../api/types';
 import { SeverityMark } from '../../ui/severity';
 import { useUnits } from '../../ui/units';
@@ -37,13 +36,7 @@ export function RunCures({ run, assembly, mayEdit }: Props) {
   });
   const take = useMutation({
     mutationFn: async (cure: RunCure) => {
-      if (!doc) return;
-      const of = address('/api/projects/{project}/documents/{kind}/{key}', {
-        project,
-        kind: 'assembly',
-        key: doc.key,
-      });
-      documentSaved(project, await put(of, { revision: doc.revision, content: cure.content, save: ulid() }));
+      if (doc) await saveDocument(project, doc, cure.content);
     },
   });
   const rows = cures.data ?? [];

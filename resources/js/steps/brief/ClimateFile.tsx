@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
-import { ulid } from 'ulid';
-import { post, put, Refused, wordsOf } from '../../api/client';
+import { post, Refused, wordsOf } from '../../api/client';
+import { written } from '../../api/documents';
 import { address } from '../../api/paths';
 import { useDocuments, useProjectId } from '../../api/hooks';
 import { documentSaved } from '../../api/queries';
@@ -13,12 +13,8 @@ export function ClimateFile({ taken }: { taken: (climate: Climate) => void }) {
   // Its hours are kept as they are, for what is run hour by hour; those of the climate before give way.
   const keeping = useMutation({
     mutationFn: async (weather: Weather) => {
-      const path = address('/api/projects/{project}/documents/{kind}/{key}', {
-        project,
-        kind: 'weather',
-        key: 'weather',
-      });
-      const saved = await put(path, { revision: doc?.revision ?? 0, content: weather, save: ulid() });
+      const place = { kind: 'weather', key: 'weather', revision: doc?.revision ?? 0 };
+      const saved = await written(project, place, weather);
       documentSaved(project, { ...saved, content: { name: weather.name } });
     },
   });

@@ -1,11 +1,8 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
-import { ulid } from 'ulid';
-import { put, wordsOf } from '../../api/client';
-import { createDocument } from '../../api/documents';
+import { wordsOf } from '../../api/client';
+import { createDocument, saveDocument } from '../../api/documents';
 import { useDocuments, useProjectId } from '../../api/hooks';
-import { address } from '../../api/paths';
-import { documentSaved } from '../../api/queries';
 import type { AdhesionTest, Doc, PairAnswer } from '../../api/types';
 import { freeId } from '../../ui/freeId';
 
@@ -28,13 +25,7 @@ export function Pulls({ pair }: { pair: PairAnswer }) {
   const record = useMutation({
     mutationFn: async (pull: Pull) => {
       if (doc) {
-        const path = address('/api/projects/{project}/documents/{kind}/{key}', {
-          project,
-          kind: 'adhesion',
-          key: doc.key,
-        });
-        const content = { ...doc.content, pulls: [...doc.content.pulls, pull] };
-        documentSaved(project, await put(path, { revision: doc.revision, content, save: ulid() }));
+        await saveDocument(project, doc, { ...doc.content, pulls: [...doc.content.pulls, pull] });
       } else {
         await createDocument(
           project,

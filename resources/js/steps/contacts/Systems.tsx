@@ -1,11 +1,8 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
-import { ulid } from 'ulid';
-import { put, wordsOf } from '../../api/client';
-import { createDocument } from '../../api/documents';
+import { wordsOf } from '../../api/client';
+import { createDocument, saveDocument } from '../../api/documents';
 import { useDocuments, useMaterials, useProjectId } from '../../api/hooks';
-import { address } from '../../api/paths';
-import { documentSaved } from '../../api/queries';
 import type { Doc, System } from '../../api/types';
 import { freeId } from '../../ui/freeId';
 import { RemoveDocument } from '../../ui/RemoveDocument';
@@ -95,13 +92,7 @@ function Products({ doc, mayEdit, find, nameOf }: OneProps) {
   const project = useProjectId();
   const [more, setMore] = useState('');
   const save = useMutation({
-    mutationFn: (content: System) =>
-      put(address('/api/projects/{project}/documents/{kind}/{key}', { project, kind: 'system', key: doc.key }), {
-        revision: doc.revision,
-        content,
-        save: ulid(),
-      }),
-    onSuccess: (saved) => documentSaved(project, saved),
+    mutationFn: (content: System) => saveDocument(project, doc, content),
   });
   const { content } = doc;
   const set = (products: string[]) => save.mutate({ ...content, products });

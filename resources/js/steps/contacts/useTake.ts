@@ -1,8 +1,6 @@
+import { saveDocument } from '../../api/documents';
 import { useMutation } from '@tanstack/react-query';
-import { ulid } from 'ulid';
-import { put, wordsOf } from '../../api/client';
-import { address } from '../../api/paths';
-import { documentSaved } from '../../api/queries';
+import { wordsOf } from '../../api/client';
 import { useDocuments, useMaterials, useMethods, useProjectId } from '../../api/hooks';
 import type { Assembly, Detail, Doc, Material, Method, PairAnswer, ScheduledOpening } from '../../api/types';
 import { freeId } from '../../ui/freeId';
@@ -39,8 +37,7 @@ export function useTake(pair: PairAnswer) {
   const change = useMutation({
     mutationFn: async (remedy: Clears) => {
       for (const { kind, doc, content } of changes(remedy)) {
-        const path = address('/api/projects/{project}/documents/{kind}/{key}', { project, kind, key: doc.key });
-        documentSaved(project, await put(path, { revision: doc.revision, content, save: ulid() }));
+        await saveDocument(project, { ...doc, kind }, content);
       }
     },
   });
