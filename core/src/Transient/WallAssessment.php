@@ -112,8 +112,11 @@ final readonly class WallAssessment implements Assessed
             return [];
         }
         $index = $worst['mould_index_max'];
+        [$before, $years] = self::pace($worst['mould_index'], $limit);
+        $rises = $years !== null && $years <= RuleFigures::of('transient')->figure('mould_rises_years');
         [$code, $severity] = match (true) {
             $index >= $limit => ['run.mould', Severity::Fail],
+            $rises => ['run.mould-rises', Severity::Caution],
             $index >= 1 => ['run.mould-begins', Severity::Caution],
             default => ['run.no-mould', Severity::Pass],
         };
@@ -126,8 +129,26 @@ final readonly class WallAssessment implements Assessed
                 'inner' => $inner,
                 'outer' => $outer,
                 'hours' => $worst['hours_over_80'],
-            ]),
+            ] + ($code === 'run.mould-rises' ? ['before' => $before, 'years' => (int) ceil($years ?? 0.0)] : [])),
         ];
+    }
+
+    /**
+     * How much it gains from year to year, and in how many more years that brings it to a limit.
+     *
+     * @param  list<float>  $months  index at the end of each month of all years
+     * @return array{float, float|null} its most in the year before the last; null where it gains nothing
+     */
+    private static function pace(array $months, float $limit): array
+    {
+        $peaks = array_map(fn (array $year): float => max($year), array_chunk($months, 12));
+        $last = count($peaks) - 1;
+        if ($last < 1) {
+            return [0.0, null];
+        }
+        $gains = $peaks[$last] - $peaks[$last - 1];
+
+        return [$peaks[$last - 1], $gains > 0 ? ($limit - $peaks[$last]) / $gains : null];
     }
 
     /** @return list<Finding> */
@@ -230,7 +251,7 @@ final readonly class WallAssessment implements Assessed
      * Faces that are judged: not those that the weather washes, outside of the innermost ventilated layer and the face
      * of the wall itself.
      *
-     * @return list<array{interface: int, mould_index_max: float, hours_over_80: int}>
+     * @return list<array{interface: int, mould_index_max: float, hours_over_80: int, mould_index: list<float>}>
      */
     private function judged(): array
     {
