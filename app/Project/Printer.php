@@ -8,6 +8,7 @@ use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Illuminate\Support\Facades\Log;
 use Symfony\Component\Process\Process;
 
 /** Prints a page of this application with headless Chromium, driven by ChromeDriver. */
@@ -60,9 +61,14 @@ final class Printer
             if (! $progress('numbering the pages', 85)) {
                 return null;
             }
+            $pages = self::pages($pdf);
+            if ($pages === []) {
+                // A report without page numbers in its contents is better than none.
+                return $pdf;
+            }
             $driver->executeScript(
                 'window.dispatchEvent(new CustomEvent("pages", { detail: arguments[0] }))',
-                [self::pages($pdf)],
+                [$pages],
             );
 
             return self::pdf($driver);
@@ -96,7 +102,11 @@ final class Printer
         $file = config('apron.tmp').'/apron-pages-'.bin2hex(random_bytes(6)).'.pdf';
         file_put_contents($file, $pdf);
         try {
-            $said = (new Process([(string) config('apron.pdfinfo'), '-dests', $file]))->mustRun()->getOutput();
+            $reader = new Process([(string) config('apron.pdfinfo'), '-dests', $file]);
+            if ($reader->run() !== 0) {
+                Log::warning('The pages of a report could not be numbered.', ['said' => $reader->getErrorOutput()]);
+            }
+            $said = $reader->getOutput();
         } finally {
             unlink($file);
         }
