@@ -97,6 +97,8 @@ it(
         $project = copyOfDemo($browser);
         $browser->open("/p/$project/assemblies/w1?layer=l3");
         retype($browser, '[data-bench=l3] input', '17');
+        // An answer to this that came while the fault is there would be lost on it.
+        saved($browser);
         // The next drawing of the page fails, as one fault in it would.
         $browser->driver->executeScript(
             'const find = Array.prototype.findIndex; window.mend = () => { Array.prototype.findIndex = find; }; Array.prototype.findIndex = () => { throw new Error("a fault of the page"); };',
