@@ -27,8 +27,9 @@ const MOST_HIGH = 5;
 /** The readings of one check against its tolerance: the band that passes, each reading over it, and their mean. */
 export function ReadingStrip({ asks, readings, value = null, units }: Props) {
   const from = asks.least_mm ?? 0;
-  const base = (asks.most_mm ?? from) * 2;
   const furthest = Math.max(0, ...readings.map((r) => r.value_mm));
+  // Where nothing is asked but nothing, a scale is still needed.
+  const base = (asks.most_mm ?? from) * 2 || furthest || 1;
   // One reading far out must not make a line of the band: what is further stands at the end.
   const high = Math.min(Math.max(base, furthest * 1.05), base * 2);
   const to = asks.most_mm ?? high;

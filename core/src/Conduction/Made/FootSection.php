@@ -19,8 +19,6 @@ use Apron\Rules\RuleFigures;
  */
 final readonly class FootSection
 {
-    private const CORNER_MM = 50.0;
-
     public function __construct(
         private Stack $wall,
         private Stack $floor,
@@ -62,7 +60,7 @@ final readonly class FootSection
             $blocks[] = new Block(new Rect($from, $foot, $to, $top), $conductivity);
         }
         [$floor, $face] = [$this->floor->assembly->rsi(), $this->wall->assembly->rsi()];
-        $corner = self::CORNER_MM;
+        $corner = RuleFigures::of('joints')->figure('corner_mm');
         $under = $half + $this->wall->airPlane();
         $inGround = $surface > 0 ? $surface + $this->floor->airPlane() : 0.0;
         $over = $surface > 0 ? $long : $long + $this->floor->airPlane();

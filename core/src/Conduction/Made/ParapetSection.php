@@ -17,9 +17,6 @@ use Apron\Rules\RuleFigures;
  */
 final readonly class ParapetSection
 {
-    /** mm of the wall's face that takes the resistance of the ceiling's air: a corner of air has one of both */
-    private const CORNER_MM = 50.0;
-
     public function __construct(
         private Stack $wall,
         private Stack $roof,
@@ -59,7 +56,7 @@ final readonly class ParapetSection
         }
         [$ceiling, $face] = [$this->roof->assembly->rsi(), $this->wall->assembly->rsi()];
         $rse = $this->wall->assembly->rse();
-        $corner = self::CORNER_MM;
+        $corner = RuleFigures::of('joints')->figure('corner_mm');
 
         return new PlaneSection($id, $title, $blocks, [
             new AirBeside(new Rect(-$long, -$corner, 0.0, 0.0), $inside, $ceiling, true),
